@@ -40,8 +40,8 @@ export const shared = {
 export default defineConfig({
   ...shared,
   timeout: 180_000,
-  // Each walk makes its own plant; what is drawn and what is computed share two cores.
-  workers: 2,
+  // Each walk makes its own plant, so that several can go at a time: a slower server shows what quick hands run into.
+  workers: Number(process.env["CUADRILLA_E2E_WORKERS"] ?? 1),
   expect: { timeout: 20_000 },
   testDir: "e2e",
   testMatch: "*.spec.ts",

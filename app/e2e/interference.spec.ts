@@ -64,6 +64,11 @@ test("a place is moved by keys, a way laid by hand, a device ahead chosen", asyn
 test("trays are begun from nothing", async ({ page, request }) => {
   const made = await request.post("/api/projects", { data: { name: "Bare works", who: "engineer", template: "" } });
   await open(page, ((await made.json()) as { id: string }).id, "/interference");
+  // Two places asked for before the first one is there are two places.
+  await page.route("**/changes", async (route) => {
+    await new Promise((later) => setTimeout(later, 500));
+    await route.continue();
+  });
   await page.getByRole("button", { name: "Add place" }).click();
   await page.getByRole("button", { name: "Add place" }).click();
   await page.getByRole("button", { name: "Add tray" }).click();

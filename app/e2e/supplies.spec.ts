@@ -95,11 +95,13 @@ test("a step-up transformer from nothing: usual values, a proposal, its sheet", 
   await expect(page.getByText(/its tap in use/).first()).toBeVisible();
   await page.getByRole("button", { name: "Assume usual values" }).click();
   await page.getByRole("alert").getByRole("button", { name: "Close" }).click();
+  await expect(page.getByText("assumed", { exact: true }).first()).toBeVisible();
   await page.getByRole("button", { name: "Propose transformer" }).click();
   await expect(page.getByText("At the surface", { exact: true }).first()).toBeVisible();
   await expect(page.getByText(/Tap needed/)).toBeVisible();
   await page.goto(`/plants/${id}/print/l1`);
   await expect(page.getByText("Step-up transformer").first()).toBeVisible();
+  await expect(page.getByText("Assumed, not confirmed")).toBeVisible();
 });
 
 test("one phase from an empty plant, by keyboard: machines, ways, lineup, sheet", async ({ page, request }) => {

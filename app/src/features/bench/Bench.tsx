@@ -1,15 +1,15 @@
-import { useQuery } from "@tanstack/react-query";
 import { Tabs } from "radix-ui";
-import { lazy, Suspense, useEffect, useEffectEvent, useMemo, useRef, useState } from "react";
-import { api, type Bench as BenchData, type CheckKey } from "../../api/client";
+import { lazy, Suspense, useEffect, useEffectEvent, useRef, useState } from "react";
+import type { CheckKey } from "../../api/client";
 import { Failed, Loading } from "../../components/States";
-import { AssumedContext, byField } from "../../fields/assumed";
 import { findPoint } from "../../lib/specification";
 import type { Row, Selection } from "../board/selection";
 import { useProject } from "../../project/ProjectContext";
+import { AssumedAround } from "./AssumedAround";
 import { CellChecks } from "./CellChecks";
 import { EntryTab } from "./EntryTab";
 import type { Reasoned } from "./ReasonSheet";
+import { useBench } from "./useBench";
 import { UsualBox } from "./UsualBox";
 
 const StartingTab = lazy(async () => ({ default: (await import("../starting/StartingTab")).StartingTab }));
@@ -47,32 +47,12 @@ export function Bench({
   readonly onReason: (check: CheckKey) => void;
   readonly onLeave: () => void;
 }) {
-  const { project, run } = useProject();
+  const { project } = useProject();
   const { point: id, row } = selection;
   const [chosen, setChosen] = useState<{ row: Row; tab: Tab }>();
   const [figure, setFigure] = useState<Reasoned>();
   const point = findPoint(project.specification, id);
-  const bench = useQuery({
-    queryKey: ["bench", project.id, id, project.edit],
-    placeholderData: (previous: BenchData | undefined) => (previous?.drivePointId === id ? previous : undefined),
-    queryFn: async (): Promise<BenchData> => {
-      const { data } = await api.GET("/api/projects/{id}/drive-points/{point}/bench", {
-        params: { path: { id: project.id, point: id } },
-      });
-      if (!data) {
-        throw new Error("The server does not answer.");
-      }
-      return data;
-    },
-  });
-  const { columns } = selection;
-  const assumed = useMemo(
-    () => ({
-      of: byField(bench.data?.assumed ?? []),
-      confirm: (key: string) => void run({ kind: "confirm-assumed", pointIds: [...columns], keys: [key] }),
-    }),
-    [bench.data?.assumed, columns, run],
-  );
+  const bench = useBench(id);
   const available = (Object.keys(tabs) as Tab[]).filter(
     (t) => t !== "candidates" || row === "motor" || row === "converter",
   );
@@ -136,9 +116,9 @@ export function Bench({
             />
           )}
           {tab === "entry" ? (
-            <AssumedContext value={assumed}>
+            <AssumedAround point={point} columns={selection.columns}>
               <EntryTab key={id} point={point} row={row} columns={selection.columns} onReason={onReason} />
-            </AssumedContext>
+            </AssumedAround>
           ) : (
             <Suspense fallback={<Loading what="pictures" />}>
               {tab === "candidates" && (row === "motor" || row === "converter") && (

@@ -6,7 +6,7 @@ import { fields } from "../../fields/table";
 import { fieldColumns } from "../plant/columns";
 import { ElementTable } from "../plant/ElementTable";
 import { classLooks } from "./classes";
-import { useRoutes } from "./useRoutes";
+import { freeKeyIn, useRoutes } from "./useRoutes";
 
 // More rows than this answer slowly, and nobody reads them one by one.
 const MOST = 80;
@@ -22,7 +22,7 @@ export const placeNames = (routes: Routes, none?: string): Readonly<Record<strin
 
 /** Places where cables begin, end or meet. */
 export function PlaceTable() {
-  const { routes, part, change, key, removePlace } = useRoutes();
+  const { routes, part, change, removePlace } = useRoutes();
   const units = useUnits();
   const inUse = (id: string) => routes.segments.some((s) => s.fromPlaceId === id || s.toPlaceId === id);
   return (
@@ -39,7 +39,12 @@ export function PlaceTable() {
                 ...r,
                 places: [
                   ...r.places,
-                  { id: key("places", "place"), name: `Place ${r.places.length + 1}`, rightM: right + 8, downM: 0 },
+                  {
+                    id: freeKeyIn(r, "places", "place"),
+                    name: `Place ${r.places.length + 1}`,
+                    rightM: right + 8,
+                    downM: 0,
+                  },
                 ],
               };
             }),
@@ -63,7 +68,7 @@ export function PlaceTable() {
 
 /** Pieces of tray between places. */
 export function TrayTable({ plan }: { readonly plan: InterferencePlan }) {
-  const { routes, part, change, key } = useRoutes();
+  const { routes, part, change } = useRoutes();
   const units = useUnits();
   const places = placeNames(routes);
   const trays = Object.fromEntries(routes.segments.map((s) => [s.id, s.name]));
@@ -86,7 +91,7 @@ export function TrayTable({ plan }: { readonly plan: InterferencePlan }) {
                     segments: [
                       ...r.segments,
                       {
-                        id: key("segments", "tray"),
+                        id: freeKeyIn(r, "segments", "tray"),
                         name: `Tray ${r.segments.length + 1}`,
                         fromPlaceId: first.id,
                         toPlaceId: second.id,
@@ -166,7 +171,7 @@ export function TrayTable({ plan }: { readonly plan: InterferencePlan }) {
 
 /** Cables entered by hand: signals, buses, auxiliary supplies. */
 export function SignalTable() {
-  const { routes, part, change, key } = useRoutes();
+  const { routes, part, change } = useRoutes();
   const rows: readonly Signal[] = routes.cables.map((c) => ({ ...c, name: c.tag }));
   const by = (c: Signal, { name, ...change }: Partial<Signal>) =>
     part("cables", c.id, c.tag, name === undefined ? change : { ...change, tag: name });
@@ -185,7 +190,7 @@ export function SignalTable() {
               cables: [
                 ...r.cables,
                 {
-                  id: key("cables", "cable"),
+                  id: freeKeyIn(r, "cables", "cable"),
                   tag: `W${r.cables.length + 1}`,
                   kind: "control24-v",
                   screen: "none",
@@ -346,7 +351,7 @@ export function WayTable({ plan, chosen }: { readonly plan: InterferencePlan; re
 
 /** What listens near the plant. */
 export function ReceiverTable() {
-  const { routes, part, change, key } = useRoutes();
+  const { routes, part, change } = useRoutes();
   const units = useUnits();
   const receivers = routes.receivers;
   return (
@@ -367,7 +372,7 @@ export function ReceiverTable() {
               receivers: [
                 ...r.receivers,
                 {
-                  id: key("receivers", "receiver"),
+                  id: freeKeyIn(r, "receivers", "receiver"),
                   name: `Receiver ${r.receivers.length + 1}`,
                   kind: "radio",
                   distanceM: null,

@@ -11,6 +11,10 @@ export const noRoutes: Routes = { places: [], segments: [], cables: [], ways: []
 
 const allOf = (routes: Specification["routes"]): Routes => ({ ...noRoutes, ...routes });
 
+/** A key that is free in a list as it stands when its turn comes. */
+export const freeKeyIn = (routes: Routes, list: RouteList, prefix: string): string =>
+  freeKeys(prefix, new Set(routes[list].map((x) => x.id)))();
+
 /** Places, trays and cables entered by hand, and how they are edited. */
 export function useRoutes() {
   const { project, edit } = useProject();
@@ -56,8 +60,6 @@ export function useRoutes() {
         })),
       }));
     },
-    /** A key that is free in a list. */
-    key: (list: RouteList, prefix: string) => freeKeys(prefix, new Set(routes[list].map((x) => x.id)))(),
   };
 }
 

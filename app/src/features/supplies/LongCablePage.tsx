@@ -5,6 +5,7 @@ import { Entries } from "../../fields/Entries";
 import { useUnits } from "../../fields/useUnits";
 import { n } from "../../lib/format";
 import { useProject } from "../../project/ProjectContext";
+import { AssumedAround } from "../bench/AssumedAround";
 import { CheckList } from "../bench/CellChecks";
 import { Missing } from "../bench/FigureList";
 import { usePointEdit } from "../bench/usePointEdit";
@@ -64,30 +65,32 @@ export function LongCablePage({
             No transformer
           </button>
         </div>
-        {stepUpEntries.map(({ part, title, of, keys }) => (
-          <fieldset key={part} className="mt-2 border-t border-rule pt-1">
-            <legend className="pr-2 font-semibold">{title}</legend>
-            {part === "transformer" && (
-              <TextField
-                label="Taps, V"
-                help="Voltages without load, with blanks or commas between them."
-                value={(stepUp.transformer?.tapsV ?? []).join(" ")}
-                onCommit={(text) => {
-                  const taps = readTaps(text);
-                  return typeof taps === "string"
-                    ? Promise.resolve(taps)
-                    : edit("taps of the step-up transformer", withStepUp("transformer", { tapsV: [...taps] }));
-                }}
+        <AssumedAround point={point} columns={[point.id]}>
+          {stepUpEntries.map(({ part, title, of, keys }) => (
+            <fieldset key={part} className="mt-2 border-t border-rule pt-1">
+              <legend className="pr-2 font-semibold">{title}</legend>
+              {part === "transformer" && (
+                <TextField
+                  label="Taps, V"
+                  help="Voltages without load, with blanks or commas between them."
+                  value={(stepUp.transformer?.tapsV ?? []).join(" ")}
+                  onCommit={(text) => {
+                    const taps = readTaps(text);
+                    return typeof taps === "string"
+                      ? Promise.resolve(taps)
+                      : edit("taps of the step-up transformer", withStepUp("transformer", { tapsV: [...taps] }));
+                  }}
+                />
+              )}
+              <Entries
+                of={of}
+                value={stepUp[part] ?? {}}
+                keys={keys as never}
+                change={(change, what) => edit(what, withStepUp(part, change))}
               />
-            )}
-            <Entries
-              of={of}
-              value={stepUp[part] ?? {}}
-              keys={keys as never}
-              change={(change, what) => edit(what, withStepUp(part, change))}
-            />
-          </fieldset>
-        ))}
+            </fieldset>
+          ))}
+        </AssumedAround>
       </section>
       <div className="min-w-0">
         {found.isPending ? (

@@ -5,6 +5,7 @@ import { Entries } from "../../fields/Entries";
 import { useUnits } from "../../fields/useUnits";
 import { n } from "../../lib/format";
 import { useProject } from "../../project/ProjectContext";
+import { AssumedAround } from "../bench/AssumedAround";
 import { CheckList } from "../bench/CellChecks";
 import { Missing } from "../bench/FigureList";
 import { usePointEdit } from "../bench/usePointEdit";
@@ -58,17 +59,19 @@ export function SunPage({
             Pump on the board
           </button>
         </div>
-        {sunEntries.map(({ part, title, of, keys }) => (
-          <fieldset key={part} className="mt-2 border-t border-rule pt-1">
-            <legend className="pr-2 font-semibold">{title}</legend>
-            <Entries
-              of={of}
-              value={sun[part] ?? {}}
-              keys={keys as never}
-              change={(change, what) => edit(what, withSun(part, change))}
-            />
-          </fieldset>
-        ))}
+        <AssumedAround point={point} columns={[point.id]}>
+          {sunEntries.map(({ part, title, of, keys }) => (
+            <fieldset key={part} className="mt-2 border-t border-rule pt-1">
+              <legend className="pr-2 font-semibold">{title}</legend>
+              <Entries
+                of={of}
+                value={sun[part] ?? {}}
+                keys={keys as never}
+                change={(change, what) => edit(what, withSun(part, change))}
+              />
+            </fieldset>
+          ))}
+        </AssumedAround>
       </section>
       <div className="min-w-0">
         {found.isPending ? (
