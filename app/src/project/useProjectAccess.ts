@@ -217,7 +217,6 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
   return { access, saving: pending > 0 };
 }
 
-/** What differs, as small changes. */
 /** What a value was before it became another, known in the same rendering. */
 function usePrevious<T>(value: T): T | undefined {
   const [seen, setSeen] = useState<{ value: T; before: T | undefined }>({ value, before: undefined });
