@@ -192,7 +192,7 @@ function Answer({
             "Heat into the room",
             answer.roomW === null
               ? "needs data"
-              : `${say(answer.roomW, "W")}, ${say(answer.roomM3PerH ?? 0, "m³/h")} at ${say(10, "K")}`,
+              : `${say(answer.roomW, "W")}, ${say(answer.roomM3PerH ?? 0, "m³/h")} of air leave ${say(10, "K")} warmer`,
           ],
           ["Incoming current", say(answer.sections[0]?.busbarA ?? answer.incomingA, "A")],
         ]}
