@@ -16,7 +16,7 @@ export const shared = {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
-      executablePath: "/usr/bin/chromium",
+      executablePath: "/usr/bin/chromium-headless-shell",
       args: [
         "--no-sandbox",
         "--disable-gpu",
@@ -40,8 +40,8 @@ export const shared = {
 export default defineConfig({
   ...shared,
   timeout: 180_000,
-  // Each walk makes its own plant, so that several can go at a time: a slower server shows what quick hands run into.
-  workers: Number(process.env["CUADRILLA_E2E_WORKERS"] ?? 1),
+  // Each walk makes its own plant, so that two can go at a time: a slower server shows what quick hands run into.
+  workers: Number(process.env["CUADRILLA_E2E_WORKERS"] ?? 2),
   expect: { timeout: 20_000 },
   testDir: "e2e",
   testMatch: "*.spec.ts",

@@ -80,7 +80,7 @@ builder.Services.AddHttpContextAccessor();
 builder.Services.AddKeyedSingleton(nameof(Assessor), (services, _) => new Assessor(services.GetRequiredService<EngineeringData>()));
 builder.Services.AddScoped(services => services.GetRequiredKeyedService<Assessor>(nameof(Assessor))
     .StoppedBy(services.GetRequiredService<IHttpContextAccessor>().HttpContext?.RequestAborted ?? CancellationToken.None));
-builder.Services.AddMemoryCache(memory => (memory.SizeLimit, memory.CompactionPercentage) = (ProjectReader.MostRecent, 0.5));
+builder.Services.AddSingleton<RecentEdits>();
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton(services =>
 {

@@ -104,6 +104,57 @@ public sealed class ChangeApiTests(WebHost host) : IClassFixture<WebHost>
     private async Task<JsonNode> Get(JsonNode project) => (await client.GetFromJsonAsync<JsonNode>($"/api/projects/{project["id"]}"))!;
 
     [Fact]
+    public async Task Who_has_the_assessment_is_told_what_differs_and_who_names_another_is_told_all()
+    {
+        var project = await client.ImportDemo();
+        var (known, stamp) = (project["assessment"]!, (string)project["stamp"]!);
+        for (var edit = 1; edit <= 3; edit++)
+        {
+            using var part = await Knowing(stamp, edit, 100.0 * edit);
+            var saved = await part.Body();
+            Assert.Null(saved["assessment"]);
+            Assert.InRange(saved["changed"]!["checks"]!["put"]!.AsArray().Count, 1, known["checks"]!.AsArray().Count / 2);
+            foreach (var name in new[] { "checks", "drivePoints" })
+            {
+                known[name] = Applied(known[name]!.AsArray(), saved["changed"]![name]!);
+            }
+
+            var all = (await Get(project))["assessment"]!;
+            Assert.Equal(all["checks"]!.ToJsonString(), known["checks"]!.ToJsonString());
+            Assert.Equal(all["drivePoints"]!.ToJsonString(), known["drivePoints"]!.ToJsonString());
+            Assert.Equal(all["counts"]!.ToJsonString(), saved["changed"]!["counts"]!.ToJsonString());
+            stamp = (string)saved["stamp"]!;
+        }
+
+        foreach (var (other, edit) in new[] { (string.Empty, 4L), ("0123456789", 5L), ((string)project["stamp"]!, 6L) })
+        {
+            using var whole = await Knowing(other, edit, 50 + edit);
+            var saved = await whole.Body();
+            Assert.Equal((true, true), (saved["changed"] is null, saved["assessment"] is not null));
+        }
+
+        Task<HttpResponseMessage> Knowing(string knows, long basedOn, double altitudeM) => client.PostAsJsonAsync(
+            $"/api/projects/{project["id"]}/changes",
+            new JsonObject
+            {
+                ["basedOn"] = basedOn, ["label"] = "test", ["who"] = "tester", ["knows"] = knows,
+                ["changes"] = new JsonArray(Op("replace", "/site/altitudeM", altitudeM)),
+            });
+    }
+
+    private static JsonArray Applied(JsonArray before, JsonNode changes)
+    {
+        var gone = changes["gone"]!.AsArray().Select(g => (int)g!).ToHashSet();
+        var after = before.Where((_, i) => !gone.Contains(i)).Select(c => c!.DeepClone()).ToList();
+        foreach (var (at, item) in changes["at"]!.AsArray().Zip(changes["put"]!.AsArray()))
+        {
+            after.Insert((int)at!, item!.DeepClone());
+        }
+
+        return new JsonArray([.. after]);
+    }
+
+    [Fact]
     public async Task Changes_of_other_fields_are_made_on_what_somebody_else_saved()
     {
         var client = host.CreateClient();

@@ -26,6 +26,7 @@ export type PlantCommand = Schemas["PlantCommand"];
 export type ElementKind = Schemas["ElementKind"];
 export type CommandDone = Schemas["CommandDocument"];
 export type Assessment = Schemas["AssessmentDocument"];
+export type AssessmentChanges = Schemas["AssessmentChanges"];
 export type Check = Schemas["CheckDocument"];
 /** What tells a check from all others of a plant. */
 export type CheckKey = Pick<Check, "id" | "drivePointId" | "elementId">;

@@ -1988,6 +1988,15 @@ export interface components {
             /** Format: int64 */
             number: number;
         };
+        AssessmentChanges: {
+            counts: components["schemas"]["VerdictCounts"];
+            checks: components["schemas"]["ListChangesOfCheckDocument"];
+            drivePoints: components["schemas"]["ListChangesOfDrivePointDocument"];
+            supply: null | components["schemas"]["SupplyDocument"];
+            scenarios: components["schemas"]["ScenarioDocument"][];
+            ownMotors: components["schemas"]["OwnMotorDocument"][];
+            ownConverters: components["schemas"]["ConverterDocument"][];
+        };
         AssessmentDocument: {
             catalogueVersion: string;
             counts: components["schemas"]["VerdictCounts"];
@@ -2938,6 +2947,7 @@ export interface components {
             who: string;
             changes: components["schemas"]["SpecificationChange"][];
             merges?: boolean;
+            knows?: string;
         };
         ChannelDocument: {
             /** Format: int32 */
@@ -4426,6 +4436,16 @@ export interface components {
             id: string;
             /** Format: double */
             kwh: number;
+        };
+        ListChangesOfCheckDocument: {
+            gone: number[];
+            at: number[];
+            put: components["schemas"]["CheckDocument"][];
+        };
+        ListChangesOfDrivePointDocument: {
+            gone: number[];
+            at: number[];
+            put: components["schemas"]["DrivePointDocument"][];
         };
         ListColumnDocument: {
             key: string;
@@ -6724,6 +6744,7 @@ export interface components {
             redoLabel: null | string;
             state: string;
             specification: components["schemas"]["PlantSpecification"];
+            stamp: string;
             assessment: components["schemas"]["AssessmentDocument"];
         };
         ProjectFile: {
@@ -7213,7 +7234,9 @@ export interface components {
             redoLabel: null | string;
             state: string;
             specification: null | components["schemas"]["PlantSpecification"];
-            assessment: components["schemas"]["AssessmentDocument"];
+            stamp: string;
+            assessment: null | components["schemas"]["AssessmentDocument"];
+            changed: null | components["schemas"]["AssessmentChanges"];
         };
         ScanDocument: {
             /** Format: double */

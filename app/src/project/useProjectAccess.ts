@@ -13,7 +13,8 @@ import {
 } from "../api/client";
 import type { Outcome } from "../components/draft";
 import type { Change, Conflict, ProjectAccess } from "./ProjectContext";
-import { changesOf } from "./changesOf";
+import { changedBy } from "./changedBy";
+import { changesOf, plain } from "./changesOf";
 import { projectKey } from "./projectKey";
 import { useProjectEvents } from "./useProjectEvents";
 
@@ -58,7 +59,7 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
   const send = useCallback(
     async (label: string, mine: Specification, on: Project): Promise<Outcome> => {
       // What is undefined is absent, as it is in JSON.
-      const specification = JSON.parse(JSON.stringify(mine)) as Specification;
+      const specification = plain(mine, on.specification);
       const changes = changesOf(on.specification, specification);
       if (changes.length === 0) {
         return undefined;
@@ -68,14 +69,19 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
         answer = await api.POST("/api/projects/{id}/changes", {
           params: { path: { id } },
           // Where nobody has touched the same fields meanwhile, somebody else's edit is no obstacle.
-          body: { basedOn: on.edit, label, who: who(), changes, merges: true },
+          body: { basedOn: on.edit, label, who: who(), changes, merges: true, knows: on.stamp },
         });
       } catch {
         return "The server does not answer; nothing was saved. The entry is kept here.";
       }
       if (answer.data) {
-        // Where it filled nothing in, the server does not send back what it was sent.
-        accept({ ...answer.data, specification: answer.data.specification ?? specification });
+        // Where it filled nothing in, the server does not send back what it was sent; nor what stayed as it was.
+        const { changed, assessment, ...saved } = answer.data;
+        accept({
+          ...saved,
+          specification: saved.specification ?? specification,
+          assessment: assessment ?? (changed ? changedBy(on.assessment, changed) : on.assessment),
+        });
         return undefined;
       }
       if (answer.response.status === 409) {

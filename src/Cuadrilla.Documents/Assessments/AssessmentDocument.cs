@@ -91,7 +91,8 @@ public sealed record CheckDocument(
             Plain(check.MarginPct), check.Scenario, check.Relief, withReason ? check.Reason : null);
     }
 
-    private static double? Plain(Given value) => value.IsKnown ? value.Value : null;
+    // As they leave, so that equal documents are equal.
+    private static double? Plain(Given value) => value.IsKnown ? Digits.Kept(value.Value) : null;
 }
 
 /// <summary>Figures of a drive point; null where entries are missing.</summary>
@@ -120,21 +121,21 @@ public sealed record DrivePointDocument(
         ArgumentNullException.ThrowIfNull(summary);
         return new DrivePointDocument(
             summary.DrivePointId,
-            summary.ShaftPowerW / 1e3,
-            summary.ShaftSpeedRpm,
-            summary.Rated?.Shaft.TorqueNm,
-            summary.Rated?.Motor.CurrentA,
-            100 * summary.Rated?.Motor.Efficiency,
-            summary.Rated?.CableLossW,
-            summary.Rated?.ConverterLossW,
-            summary.SiteCurrentA,
-            summary.Rated?.LineW / 1e3,
-            summary.LineRmsA,
-            summary.ThdiPct,
-            summary.YearKwh,
-            summary.SavingPerYear,
+            Digits.Kept(summary.ShaftPowerW / 1e3),
+            Digits.Kept(summary.ShaftSpeedRpm),
+            Digits.Kept(summary.Rated?.Shaft.TorqueNm),
+            Digits.Kept(summary.Rated?.Motor.CurrentA),
+            Digits.Kept(100 * summary.Rated?.Motor.Efficiency),
+            Digits.Kept(summary.Rated?.CableLossW),
+            Digits.Kept(summary.Rated?.ConverterLossW),
+            Digits.Kept(summary.SiteCurrentA),
+            Digits.Kept(summary.Rated?.LineW / 1e3),
+            Digits.Kept(summary.LineRmsA),
+            Digits.Kept(summary.ThdiPct),
+            Digits.Kept(summary.YearKwh),
+            Digits.Kept(summary.SavingPerYear),
             summary.LinePhase,
-            summary.CableM,
-            summary.FeederM);
+            Digits.Kept(summary.CableM),
+            Digits.Kept(summary.FeederM));
     }
 }

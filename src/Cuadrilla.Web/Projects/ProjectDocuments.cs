@@ -12,10 +12,11 @@ namespace Cuadrilla.Web.Projects;
 /// <param name="RedoLabel">What redo would bring back; null when there is nothing.</param>
 /// <param name="State">open, archived or binned; what is not open is only read.</param>
 /// <param name="Specification">What is specified.</param>
+/// <param name="Stamp">Names this assessment; a change that states it is answered with what differs from it.</param>
 /// <param name="Assessment">What follows; reasons are asked for one by one.</param>
 internal sealed record ProjectDocument(
     string Id, long Edit, string Label, string? UndoLabel, string? RedoLabel, string State, PlantSpecification Specification,
-    AssessmentDocument Assessment);
+    string Stamp, AssessmentDocument Assessment);
 
 /// <summary>A change to save.</summary>
 /// <param name="BasedOn">The edit it was made on.</param>
@@ -33,6 +34,10 @@ internal sealed record ChangeRequest(long BasedOn, string Label, string Who, IRe
 {
     /// <summary>True to make the changes on the edit in force where nobody has touched the same fields since.</summary>
     public bool Merges { get; init; }
+
+    /// <summary>Stamp of the assessment that the client has of that edit; empty: none. Where the server still has it too, only what
+    /// differs is answered.</summary>
+    public string Knows { get; init; } = string.Empty;
 }
 
 /// <summary>Commands to carry out, all of them or none.</summary>
@@ -60,10 +65,12 @@ internal sealed record CommandDocument(IReadOnlyList<string> CreatedIds, IReadOn
 /// <param name="State">open, archived or binned; what is not open is only read.</param>
 /// <param name="Specification">What is stored where fields that the changes left out were filled in; else null: it is what they
 /// make.</param>
-/// <param name="Assessment">What follows.</param>
+/// <param name="Stamp">Names the assessment that follows.</param>
+/// <param name="Assessment">What follows; null where only what differs is answered.</param>
+/// <param name="Changed">What of it differs from the assessment that the client knows; else null.</param>
 internal sealed record SavedDocument(
     string Id, long Edit, string Label, string? UndoLabel, string? RedoLabel, string State, PlantSpecification? Specification,
-    AssessmentDocument Assessment);
+    string Stamp, AssessmentDocument? Assessment, AssessmentChanges? Changed);
 
 /// <summary>An undo or redo.</summary>
 /// <param name="BasedOn">The edit it was asked on.</param>

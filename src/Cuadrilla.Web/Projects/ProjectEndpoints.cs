@@ -132,7 +132,7 @@ internal static class ProjectEndpoints
             var outcome = store.Save(id, head.Edit, ProjectReader.Write(specification), author, wanted.Label);
             if (outcome is WriteOutcome.Saved saved)
             {
-                return Results.Ok(reader.Saved(saved.Head, specification, isJustThat && !isMerged));
+                return Results.Ok(reader.Saved(saved.Head, specification, isJustThat && !isMerged, wanted));
             }
 
             // Somebody was first between reading and writing: once more on theirs.

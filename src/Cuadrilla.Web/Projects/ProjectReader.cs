@@ -6,20 +6,12 @@ using Cuadrilla.Core.Specification;
 using Cuadrilla.Data;
 using Cuadrilla.Documents.Assessments;
 using Cuadrilla.Documents.Projects;
-using Microsoft.Extensions.Caching.Memory;
 
 namespace Cuadrilla.Web.Projects;
 
 /// <summary>Between the store's JSON and the specification with its assessment.</summary>
-internal sealed partial class ProjectReader(ProjectStore store, Assessor assessor, IMemoryCache recent, ILogger<ProjectReader> logger)
+internal sealed partial class ProjectReader(ProjectStore store, Assessor assessor, RecentEdits recent, ILogger<ProjectReader> logger)
 {
-    /// <summary>How many specifications are kept with their assessments, so that bench, checks and sheets of an edit assess nothing
-    /// again.</summary>
-    public const int MostRecent = 8;
-
-    // A large plant's assessment takes some tens of megabytes: of a project only the edit in force is kept.
-    private const int MostOfProject = 1;
-
     public EngineeringData Data => assessor.Data;
 
     public static string Write(PlantSpecification specification) => JsonSerializer.Serialize(specification, ProjectJson.Options);
@@ -31,36 +23,42 @@ internal sealed partial class ProjectReader(ProjectStore store, Assessor assesso
 
     public PlantSpecification? Specification(string id) => store.Find(id) is { } head ? Specification(head) : null;
 
-    public ProjectDocument Document(ProjectHead head) => Document(head, Specification(head));
+    public ProjectDocument Document(ProjectHead head) =>
+        With(head, recent.Of(head, () => StoredProject.Read(head.Document, head.FormatVersion)));
 
     /// <summary>What is in force in a project, read once.</summary>
     public PlantSpecification Of(ProjectHead head) => Specification(head);
 
-    private PlantSpecification Specification(ProjectHead head) => Kept(head, () => StoredProject.Read(head.Document, head.FormatVersion));
+    private PlantSpecification Specification(ProjectHead head) =>
+        recent.Of(head, () => StoredProject.Read(head.Document, head.FormatVersion)).Specification;
 
-    private PlantSpecification Kept(ProjectHead head, Func<PlantSpecification> read) => recent.GetOrCreate((head.Id, head.Edit), entry =>
-    {
-        recent.Remove((head.Id, head.Edit - MostOfProject));
-        entry.Size = 1;
-        return read();
-    })!;
+    public ProjectDocument Document(ProjectHead head, PlantSpecification known) => With(head, recent.Of(head, () => known));
 
-    public ProjectDocument Document(ProjectHead head, PlantSpecification known) => With(head, Kept(head, () => known));
-
-    private ProjectDocument With(ProjectHead head, PlantSpecification specification) => new(
+    private ProjectDocument With(ProjectHead head, RecentEdit kept) => new(
         head.Id,
         head.Edit,
         head.Label,
         head.UndoLabel,
         head.RedoLabel,
         head.State,
-        specification,
-        Assessed(specification));
+        kept.Specification,
+        kept.Stamp,
+        Assessed(kept));
 
-    /// <summary>The same without the specification where the client has it.</summary>
-    public SavedDocument Saved(ProjectHead head, PlantSpecification specification, bool isKnown) =>
-        new(head.Id, head.Edit, head.Label, head.UndoLabel, head.RedoLabel, head.State, isKnown ? null : specification,
-            Assessed(Kept(head, () => specification)));
+    /// <summary>The same without the specification where the client has it, and without what of the assessment it has.</summary>
+    public SavedDocument Saved(ProjectHead head, PlantSpecification specification, bool isKnown, ChangeRequest wanted)
+    {
+        var before = recent.Find(head.Id, wanted.BasedOn);
+        var kept = recent.Of(head, () => specification);
+        var after = Assessed(kept);
+        var changed = before?.Assessment is { } known && before.Stamp == wanted.Knows && known.CatalogueVersion == after.CatalogueVersion
+            ? AssessmentChanges.Of(known, after)
+            : null;
+        return new(head.Id, head.Edit, head.Label, head.UndoLabel, head.RedoLabel, head.State, isKnown ? null : specification, kept.Stamp,
+            changed is null ? after : null, changed);
+    }
+
+    private AssessmentDocument Assessed(RecentEdit kept) => kept.Assessment ?? kept.Keep(Assessed(kept.Specification));
 
     // What is stored is stored: a plant whose assessment fails opens with its board, history and undo, and says so.
     private AssessmentDocument Assessed(PlantSpecification specification)

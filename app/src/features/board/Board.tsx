@@ -1,8 +1,8 @@
 import { Button } from "../../components/Button";
-import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from "react";
+import { lazy, Suspense, useCallback, useEffect, useRef, useState, type KeyboardEvent } from "react";
 import type { CheckKey, Lineup } from "../../api/client";
 import { Empty } from "../../components/States";
-import { checkKey, usage } from "../../lib/verdict";
+import { checkKey } from "../../lib/verdict";
 import { ArrangementBand } from "../lineups/ArrangementBand";
 import { DcBusBand } from "../lineups/DcBusBand";
 import { useItems } from "../../project/useCatalogue";
@@ -14,7 +14,7 @@ import { ArrangeButtons } from "./ArrangeButtons";
 import { LineupSheet } from "./LineupSheet";
 import { moved, rows, withColumn, type Row, type Selection } from "./selection";
 import { useBoardActions } from "./useBoardActions";
-import { useCellChecks } from "./useCellChecks";
+import { cellChecks, figuresOf, usedBy } from "./cellChecks";
 import { useRubberBand } from "./useRubberBand";
 
 const DcBusSheet = lazy(async () => ({ default: (await import("../lineups/DcBusSheet")).DcBusSheet }));
@@ -187,12 +187,8 @@ function LineupBoard({
   const units = useUnits();
   const { specification, assessment } = project;
   const items = useItems();
-  const checksOf = useCellChecks(assessment);
-  const figures = useMemo(
-    () => new Map(assessment.drivePoints.map((d) => [d.drivePointId, d])),
-    [assessment.drivePoints],
-  );
-  const usedBefore = useMemo(() => new Map(before?.checks.map((c) => [checkKey(c), usage(c)])), [before]);
+  const figures = figuresOf(assessment);
+  const usedBefore = before && usedBy(before);
   const latest = useRef({ specification, selection, onSelect });
   useEffect(() => {
     latest.current = { specification, selection, onSelect };
@@ -213,7 +209,11 @@ function LineupBoard({
   const bus = specification.distribution.buses.find((b) => b.id === lineup.busId);
   const fault = assessment.supply?.buses.find((b) => b.busId === lineup.busId)?.largestFaultKa;
   return (
-    <section aria-label={`Lineup ${lineup.tag} ${lineup.name}`} className="mb-4">
+    // Lineups out of sight are neither laid out nor painted: of a large plant they were most of the work after an edit.
+    <section
+      aria-label={`Lineup ${lineup.tag} ${lineup.name}`}
+      className="mb-3 pt-0.5 pb-1 [contain-intrinsic-size:auto_430px] [content-visibility:auto]"
+    >
       <div className="flex items-baseline gap-2 text-[15px]">
         <h2 className="flex items-baseline gap-2">
           <span className="font-bold">{lineup.tag}</span>
@@ -285,7 +285,7 @@ function LineupBoard({
                   {row}
                 </span>
                 {lineup.drivePoints.map((p) => {
-                  const check = checksOf(p.id, row)[0];
+                  const check = cellChecks(assessment, p.id, row)[0];
                   const text = cellText(row, p, figures.get(p.id), items, units);
                   return (
                     <div key={p.id} className="w-[140px] shrink-0 pr-1.5 pl-0.5">
@@ -297,7 +297,7 @@ function LineupBoard({
                         detail={text.detail}
                         more={text.more}
                         check={check}
-                        before={check && usedBefore.get(checkKey(check))}
+                        before={check && usedBefore?.get(checkKey(check))}
                         focused={selection?.point === p.id && selection.row === row}
                         selected={selection?.row === row && selection.columns.includes(p.id)}
                         onPick={pick}

@@ -16,6 +16,7 @@ import { focusWhenThere } from "../../lib/focusWhenThere";
 import { ConflictSheet } from "../../project/ConflictSheet";
 import { ProjectContext, SavingContext, useProject } from "../../project/ProjectContext";
 import { projectKey } from "../../project/projectKey";
+import { sharedProject } from "../../project/sharedProject";
 import { useProjectAccess } from "../../project/useProjectAccess";
 import type { StepAction } from "./nextStep";
 import { NextStepLine } from "./NextStepLine";
@@ -63,6 +64,7 @@ export function ProjectPage() {
       }
       return data;
     },
+    structuralSharing: sharedProject,
   });
   if (project.isPending) {
     return <Loading what="plant" />;

@@ -25,6 +25,8 @@ internal sealed class PeriodicOrbit
     private const double SurelyStable = 0.98;
     private const double SurelyNearPu = 0.01;
     private const int StaysDownSixths = 6;
+    // A circuit that chatters takes thousands of stretches a cycle, others some twenty.
+    private const int MostStretches = 120_000;
     private static readonly int[] PatienceSixths = [12, 60, 300, 900];
 
     // Sections to try, clear of the usual switching instants; multiples of a cell apart.
@@ -39,6 +41,7 @@ internal sealed class PeriodicOrbit
     private readonly double precision;
     private SeriesIntegrator integrator;
     private double startRad;
+    private long stretches;
 
     private PeriodicOrbit(SwitchedCircuit circuit, SpaceVector emf, double scale, double noLoadVoltage, double precision)
     {
@@ -133,7 +136,7 @@ internal sealed class PeriodicOrbit
         {
             // The circuit itself is followed towards its orbit, further each time that Newton did not find it.
             integrator.SetRough(true);
-            for (var i = 0; i < (isSixfold ? sixths : sixths / 3); i++)
+            for (var i = 0; i < (isSixfold ? sixths : sixths / 3) && stretches < MostStretches; i++)
             {
                 Map(state, ref conduction, null);
             }
@@ -154,7 +157,7 @@ internal sealed class PeriodicOrbit
                 last = found;
             }
 
-            if (!patient && sixths > 12)
+            if ((!patient && sixths > 12) || stretches > MostStretches)
             {
                 break;
             }
@@ -426,7 +429,7 @@ internal sealed class PeriodicOrbit
     private void Map(double[] state, ref Conduction conduction, double[][]? moves, SeriesTrack? track = null)
     {
         Leaving.Ask();
-        integrator.Advance(state, ref conduction, moves, track);
+        stretches += integrator.Advance(state, ref conduction, moves, track);
         Rename(circuit, state, isSixfold);
         foreach (var column in moves ?? [])
         {

@@ -74,11 +74,13 @@ internal sealed partial class SeriesIntegrator
     /// <param name="conduction">Which diodes conduct; replaced likewise.</param>
     /// <param name="moves">Columns of small changes of the state, carried along; null: none.</param>
     /// <param name="track">Takes the stretches; null: not wanted.</param>
+    /// <returns>Number of stretches.</returns>
     /// <exception cref="RectifierSearchException">Switching without end, or numbers out of range.</exception>
-    public void Advance(double[] state, ref Conduction conduction, double[][]? moves = null, SeriesTrack? track = null)
+    public int Advance(double[] state, ref Conduction conduction, double[][]? moves = null, SeriesTrack? track = null)
     {
         var (cell, offset, stalled, mode) = (0, 0.0, 0, (SwitchedMode?)null);
-        for (var count = 0; cell < emf.Cells; count++)
+        var count = 0;
+        for (; cell < emf.Cells; count++)
         {
             if (count > MostPieces)
             {
@@ -112,6 +114,8 @@ internal sealed partial class SeriesIntegrator
             Switch(mode, found, state, ref conduction, width, moves);
             mode = null;
         }
+
+        return count;
     }
 
     // A combination that can't be at this instant changes until it can.

@@ -1,0 +1,67 @@
+using Cuadrilla.Core.Specification;
+using Cuadrilla.Data;
+using Cuadrilla.Documents.Assessments;
+using Microsoft.Extensions.Caching.Memory;
+
+namespace Cuadrilla.Web.Projects;
+
+/// <summary>
+/// What is in force in the projects that were used last, so that bench, checks and sheets of an edit read and assess nothing again. A large
+/// plant's assessment takes some tens of megabytes: few projects are kept, and of each the newest edit alone.
+/// </summary>
+internal sealed class RecentEdits : IDisposable
+{
+    private const int Most = 8;
+    private readonly Lock gate = new();
+    private readonly MemoryCache kept = new(new MemoryCacheOptions());
+
+    /// <summary>An edit; null where it is not kept.</summary>
+    public RecentEdit? Find(string projectId, long edit) => kept.Get<RecentEdit>(projectId) is { } known && known.Edit == edit ? known : null;
+
+    /// <summary>An edit, kept from now on unless a newer one is.</summary>
+    public RecentEdit Of(ProjectHead head, Func<PlantSpecification> read)
+    {
+        if (Find(head.Id, head.Edit) is { } known)
+        {
+            return known;
+        }
+
+        var made = new RecentEdit(head.Edit, read());
+        lock (gate)
+        {
+            if (kept.Get<RecentEdit>(head.Id) is { } other && other.Edit >= made.Edit)
+            {
+                return other.Edit == made.Edit ? other : made;
+            }
+
+            kept.Set(head.Id, made);
+            if (kept.Count > Most)
+            {
+                // One: that whose last use is longest ago.
+                kept.Compact(1.5 / kept.Count);
+            }
+        }
+
+        return made;
+    }
+
+    public void Dispose() => kept.Dispose();
+}
+
+/// <summary>A specification with what follows, once that has been asked for.</summary>
+internal sealed class RecentEdit(long edit, PlantSpecification specification)
+{
+    private AssessmentDocument? assessment;
+
+    public long Edit => edit;
+
+    public PlantSpecification Specification => specification;
+
+    /// <summary>Names this assessment: made once more, it may differ in the last digit.</summary>
+    public string Stamp { get; } = Guid.NewGuid().ToString("N");
+
+    public AssessmentDocument? Assessment => assessment;
+
+    /// <summary>Keeps it; what the first was answered, all are.</summary>
+    public AssessmentDocument Keep(AssessmentDocument made) => Interlocked.CompareExchange(ref assessment, made, null) ?? made;
+}
