@@ -1,7 +1,7 @@
 import { VerdictMark } from "../../components/VerdictMark";
 import { verdictWords } from "../../lib/verdict";
 import { useProject } from "../../project/ProjectContext";
-import { openIn, stages, type Stage } from "./stages";
+import { openInAll, stages, type Stage } from "./stages";
 
 /** The stages of the work with what is open in each. */
 export function Rail({ current, onStage }: { readonly current: string; readonly onStage: (stage: Stage) => void }) {
@@ -10,7 +10,7 @@ export function Rail({ current, onStage }: { readonly current: string; readonly 
     <nav aria-label="Stages of the work" className="w-[148px] shrink-0 border-r border-rule py-2">
       <ol>
         {stages.map((stage, i) => {
-          const open = openIn(stage, project.assessment.checks);
+          const open = openInAll(project.assessment.checks)[i];
           const calm = open === undefined || open.verdict === "holds";
           return (
             <li

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Check } from "../../api/client";
-import { openIn, stages } from "./stages";
+import { openIn, openInAll, stages } from "./stages";
 
 const check = (id: string, verdict: Check["verdict"]) => ({ id, verdict }) as Check;
 const stage = (name: string) => {
@@ -40,5 +40,6 @@ describe("stages", () => {
     const checks = [check("lineup.a", "fails"), check("starter.b", "fails"), check("converter.c", "tight")];
     expect(openIn(stage("Converters"), checks)).toEqual({ verdict: "fails", count: 2 });
     expect(openIn(stage("Loads"), checks)).toBeUndefined();
+    expect(openInAll(checks)).toEqual(stages.map((s) => openIn(s, checks)));
   });
 });

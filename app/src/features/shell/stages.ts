@@ -1,4 +1,5 @@
 import type { Check, Verdict } from "../../api/client";
+import { once } from "../../lib/once";
 import { worst } from "../../lib/verdict";
 import type { Row } from "../board/selection";
 
@@ -31,10 +32,10 @@ export interface Stage {
   readonly isLower?: boolean;
 }
 
-const begins =
-  (...families: readonly string[]) =>
-  (check: Check) =>
-    families.some((family) => check.id.startsWith(`${family}.`));
+const begins = (...families: readonly string[]) => {
+  const own = new Set(families);
+  return (check: Check) => own.has(check.id.slice(0, check.id.indexOf(".")));
+};
 const nothing = () => false;
 
 /** Stages in the order of the work. */
@@ -76,3 +77,6 @@ export function openIn(stage: Stage, checks: readonly Check[]): { verdict: Verdi
   const verdict = worst(own.map((c) => c.verdict));
   return verdict === undefined ? undefined : { verdict, count: own.filter((c) => c.verdict === verdict).length };
 }
+
+/** The same of all stages, in their order. */
+export const openInAll = once((checks: readonly Check[]) => stages.map((stage) => openIn(stage, checks)));

@@ -27,15 +27,21 @@ public sealed class SecondStateTests
         var demo = DemoPlant.Read(Data);
         Assert.All(Found(demo with { Name = "lifted" }).Scenarios, s => Assert.False(s.Iteration.IsLookedForTwice));
 
-        // A tenth of the source and a bare bank.
-        var weak = demo with
+        Assert.Contains(Found(Weak("looked for twice")).Scenarios,
+            s => s.Iteration is { IsSettled: true, IsLookedForTwice: true, Second: null });
+    }
+
+    // A tenth of the source and a bare bank.
+    private static PlantSpecification Weak(string name)
+    {
+        var demo = DemoPlant.Read(Data);
+        return demo with
         {
-            Name = "looked for twice",
+            Name = name,
             Source = demo.Source with { Strength = new SourceStrength.FaultLevel(15, Given.Unknown, 8) },
             Distribution = demo.Distribution with { CapacitorBanks = [.. demo.Distribution.CapacitorBanks.Select(b =>
                 b with { DetuningPct = Given.Unknown })] },
         };
-        Assert.Contains(Found(weak).Scenarios, s => s.Iteration is { IsSettled: true, IsLookedForTwice: true, Second: null });
     }
 
     private static PlantAssessment Found(PlantSpecification plant) => new Assessor(Data).Run(plant);
@@ -72,6 +78,64 @@ public sealed class SecondStateTests
         var mirrored = SecondStates.Mirrored([emf])[0];
         Assert.Equal(emf[1], mirrored[1]);
         Assert.Equal(-emf[-5], mirrored[-5]);
+    }
+
+    [Fact]
+    [Trait("speed", "slow")]
+    public void A_search_that_found_none_holds_on_the_same_network_as_long_as_voltages_hardly_move()
+    {
+        var weak = Weak("looked for once") with { Scenarios = [.. DemoPlant.Read(Data).Scenarios.Take(1)] };
+        var assessor = new Assessor(Data);
+        var first = Look(assessor, weak);
+
+        // A motor cable reaches no network, and moves no voltage by a thousandth.
+        Assert.Same(first, Look(assessor, WithCable(weak, 71)));
+        Assert.Same(first, Look(assessor, WithCable(weak, 72)));
+
+        // Another network is searched anew; so is the old one then, for what was found on the other does not tell of it.
+        var stronger = weak with { Source = weak.Source with { Strength = new SourceStrength.FaultLevel(15.01, Given.Unknown, 8) } };
+        var onStronger = Look(assessor, stronger);
+        Assert.NotSame(first, onStronger);
+        Assert.NotSame(onStronger, Look(assessor, weak));
+
+        // Small steps add up.
+        var begun = Look(assessor, weak);
+        var searches = Enumerable.Range(1, 12).Select(step => Look(assessor, AtLevel(weak, 1 - (0.01 * step)))).ToList();
+        Assert.InRange(searches.Prepend(begun).Distinct().Count(), 2, 12);
+    }
+
+    private static PlantSpecification AtLevel(PlantSpecification plant, double level) => plant with
+    {
+        Scenarios = [.. plant.Scenarios.Select(s => s with
+        {
+            States = [.. plant.AllDrivePoints().Select(p => new DrivePointState(p.Id, s.StateOf(p.Id).Running, level, s.StateOf(p.Id).LoadPu))],
+        })],
+    };
+
+    private static PlantSpecification WithCable(PlantSpecification plant, double lengthM)
+    {
+        var lineup = plant.Lineups[0];
+        var point = lineup.DrivePoints[1];
+        return plant with
+        {
+            Lineups =
+            [
+                lineup with
+                {
+                    DrivePoints = [.. lineup.DrivePoints.Select(p => p == point
+                        ? point with { Cable = point.Cable with { LengthM = lengthM } }
+                        : p)],
+                },
+                .. plant.Lineups.Skip(1),
+            ],
+        };
+    }
+
+    private static SecondLook Look(Assessor assessor, PlantSpecification plant)
+    {
+        var scenario = Assert.Single(assessor.Run(plant).Scenarios);
+        Assert.True(scenario.Iteration is { IsSettled: true, IsLookedForTwice: true, Second: null });
+        return Assert.Single(scenario.Drives.Select(d => d.Search!.Look!).Distinct());
     }
 
     // One front end with so much distortion, at an EMF with so much of the fifth.

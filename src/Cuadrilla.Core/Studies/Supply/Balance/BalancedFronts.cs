@@ -83,14 +83,23 @@ internal sealed class BalancedFronts
 
         var isLikely = found.IsSettled && SecondStates.AreLikely(search.orders, search.FundamentalPu(found));
         var looks = isLikely && settings.SeeksSecond;
-        return (search.Drives(found), search.Iteration(found) with
+        string[] ids = [.. search.units.Select(u => search.running[u.Members[0].Front].Id)];
+        var look = looks ? search.LookBefore(ids, found) : null;
+        var second = looks && look is null ? SecondStates.Of(found, search.Elsewhere(found), u => ids[u]) : null;
+        look ??= looks && second is null ? new SecondLook(search.orders, ids, found.Emfs) : null;
+        return (search.Drives(found, look), search.Iteration(found) with
         {
             IsLookedForTwice = looks,
             IsSearchOwed = isLikely && !looks,
-            Second = looks ? SecondStates.Of(found, search.Elsewhere(found),
-                u => search.running[search.units[u].Members[0].Front].Id) : null,
+            Second = second,
         });
     }
+
+    // One that was made nearby and found nothing.
+    private SecondLook? LookBefore(string[] ids, BalanceResult found) =>
+        settings.Before.TryGetValue(ids[0], out var before) && before.Search?.Look is { } look && look.Holds(orders, ids, found.Emfs)
+            ? look
+            : null;
 
     private double[] FundamentalPu(BalanceResult found)
     {
@@ -139,7 +148,7 @@ internal sealed class BalancedFronts
             ? string.Empty
             : running[units[found.Worst].Members[0].Front].Id);
 
-    private DriveInScenario[] Drives(BalanceResult found)
+    private DriveInScenario[] Drives(BalanceResult found, SecondLook? look)
     {
         var drives = new DriveInScenario[running.Count];
         Cores.For(units.Count, u =>
@@ -155,7 +164,10 @@ internal sealed class BalancedFronts
             {
                 drives[member.Front] = Drive(unit, member, uneven, emf, found.Volts) with
                 {
-                    Search = new FrontSearch(emf, unit.Front.Circuit?.Circuit, answer, uneven, found.Slopes?[u] ?? before?.Slope),
+                    Search = new FrontSearch(emf, unit.Front.Circuit?.Circuit, answer, uneven, found.Slopes?[u] ?? before?.Slope)
+                    {
+                        Look = look,
+                    },
                 };
             }
         });
