@@ -16,7 +16,8 @@ internal sealed class RecentEdits : IDisposable
     private readonly MemoryCache kept = new(new MemoryCacheOptions());
 
     /// <summary>An edit; null where it is not kept.</summary>
-    public RecentEdit? Find(string projectId, long edit) => kept.Get<RecentEdit>(projectId) is { } known && known.Edit == edit ? known : null;
+    public RecentEdit? Find(string projectId, long edit) =>
+        kept.Get<RecentEdit>(projectId) is { } known && known.Edit == edit ? known : null;
 
     /// <summary>An edit, kept from now on unless a newer one is.</summary>
     public RecentEdit Of(ProjectHead head, Func<PlantSpecification> read)

@@ -108,7 +108,7 @@ public sealed class SecondStateTests
     {
         Scenarios = [.. plant.Scenarios.Select(s => s with
         {
-            States = [.. plant.AllDrivePoints().Select(p => new DrivePointState(p.Id, s.StateOf(p.Id).Running, level, s.StateOf(p.Id).LoadPu))],
+            States = [.. plant.AllDrivePoints().Select(p => s.StateOf(p.Id)).Select(state => state with { LevelPu = level })],
         })],
     };
 
