@@ -7,9 +7,6 @@ namespace Cuadrilla.Web.Tests;
 /// <summary>Acknowledged work survives <c>kill -9</c>, and undo still reaches back over the restart.</summary>
 public sealed class KillTests : IDisposable
 {
-    // Each costs a start of the program; CUADRILLA_KILLS=200 now and then.
-    private static readonly int Kills = int.TryParse(Environment.GetEnvironmentVariable("CUADRILLA_KILLS"), out var kills) ? kills : 50;
-
     private readonly string folder = Directory.CreateTempSubdirectory("cuadrilla-kill-").FullName;
     private readonly HttpClient client = new() { BaseAddress = new Uri($"http://127.0.0.1:{ServerProcess.FreePort()}") };
 
@@ -48,75 +45,9 @@ public sealed class KillTests : IDisposable
         }
     }
 
-    [Fact]
-    public async Task In_the_middle_of_edits_nothing_acknowledged_is_lost_and_nothing_is_half_written()
-    {
-        var random = new Random(50);
-        var (id, edit, acknowledged) = (string.Empty, 1L, 0);
-        for (var kill = 0; kill < Kills; kill++)
-        {
-            using var server = await ServerProcess.StartAsync(folder, client);
-            if (id.Length == 0)
-            {
-                using var made = await client.PostAsJsonAsync("/api/projects", new { name = "Killed", who = "tester" },
-                    TestContext.Current.CancellationToken);
-                id = (string)(await made.Body())["id"]!;
-            }
-
-            var found = await (await client.GetAsync($"/api/projects/{id}", TestContext.Current.CancellationToken)).Body();
-            var now = (long)found["edit"]!;
-
-            // The one that was under way may have been stored without its answer having left.
-            Assert.InRange(now, edit, edit + 1);
-            Assert.Equal(now > 1 ? now : 0, (double)found["specification"]!["site"]!["altitudeM"]!);
-            edit = now;
-            var after = random.Next(1, 3);
-            var delay = random.Next(40);
-            Task? killed = null;
-            for (var i = 0; ; i++)
-            {
-                if (i == after)
-                {
-                    killed = Killed(server, delay);
-                }
-
-                try
-                {
-                    using var saved = await client.PostAsJsonAsync($"/api/projects/{id}/changes", Change(edit, edit + 1),
-                        TestContext.Current.CancellationToken);
-                    Assert.Equal(HttpStatusCode.OK, saved.StatusCode);
-                    edit = (long)(await saved.Body())["edit"]!;
-                    acknowledged++;
-                }
-                catch (Exception problem) when (problem is HttpRequestException or IOException)
-                {
-                    Assert.NotNull(killed);
-                    await killed;
-                    break;
-                }
-            }
-        }
-
-        Assert.True(acknowledged > Kills / 2, $"{acknowledged}");
-    }
-
     public void Dispose()
     {
         client.Dispose();
         TestFolder.Remove(folder);
     }
-
-    private static async Task Killed(ServerProcess server, int delayMs)
-    {
-        await Task.Delay(delayMs, TestContext.Current.CancellationToken);
-        await server.KillAsync();
-    }
-
-    private static JsonObject Change(long basedOn, double altitudeM) => new()
-    {
-        ["basedOn"] = basedOn,
-        ["label"] = "altitude",
-        ["who"] = "tester",
-        ["changes"] = new JsonArray(new JsonObject { ["op"] = "replace", ["path"] = "/site/altitudeM", ["value"] = altitudeM }),
-    };
 }

@@ -42,7 +42,17 @@ public sealed class FieldSet
 
     /// <summary>One of the values of an enumeration, each with its words.</summary>
     internal static ChoiceField Choice<T>(string key, string name, string help, params (T Value, string Words)[] options)
-        where T : struct, Enum => new(key, name, help, [.. options.Select(o => new Option(o.Value.ToString(), o.Words))]);
+        where T : struct, Enum
+    {
+        // A query would be compiled anew for each kind of choice, fifty times at each start.
+        var named = new Option[options.Length];
+        for (var i = 0; i < named.Length; i++)
+        {
+            named[i] = new Option(options[i].Value.ToString(), options[i].Words);
+        }
+
+        return new ChoiceField(key, name, help, [.. named]);
+    }
 
     /// <summary>Trip class of an overload protection.</summary>
     internal static ChoiceField Trips(string key) => Choice(
