@@ -4,6 +4,7 @@ using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
+using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Supply;
@@ -67,6 +68,28 @@ public sealed class ManyFrontsTests
             }
 
             Assert.Equal(fed[h - 1].Magnitude, sum.Magnitude, 1e-6 * scale);
+        }
+    }
+
+    [Fact]
+    public void An_edit_that_puts_a_drive_among_others_of_its_kind_ends_where_a_search_from_nothing_does()
+    {
+        // A tenth more or less load is another kind of circuit: those that draw alike are solved as one.
+        var lineup = Plant.Lineups[0];
+        var points = lineup.DrivePoints.Select((p, i) => i == 1 && p.Load is FanLoad fan
+            ? p with { Load = fan with { RatedPressurePa = fan.RatedPressurePa.Value * 0.85 } }
+            : p).ToList();
+        Assert.False(ReferenceEquals(points[1], lineup.DrivePoints[1]));
+        var edited = Plant with { Name = "edited", Lineups = [lineup with { DrivePoints = [.. points] }, .. Plant.Lineups.Skip(1)] };
+        var assessor = new Assessor(Data);
+        assessor.Run(Plant with { Name = "edited" });
+        var found = assessor.Run(edited).Scenarios[0];
+        var fresh = new Assessor(Data).Run(edited with { Name = "edited, from nothing" }).Scenarios[0];
+        Assert.True(found.Iteration.IsSettled);
+        Assert.InRange(found.Iteration.Rounds, 2, fresh.Iteration.Rounds - 1);
+        foreach (var (one, other) in fresh.Drives.Zip(found.Drives))
+        {
+            Assert.All(SpaceVector.All, m => Assert.InRange((one.Search!.Emf[m] - other.Search!.Emf[m]).Magnitude, 0, 1e-7));
         }
     }
 

@@ -48,11 +48,15 @@ internal sealed class CouplingMatrix
     public static OrderCoupling Of(SwitchedCircuit circuit, OrbitResult.Settled orbit, double[] linkMeans, SpaceVector emf)
     {
         var matrix = new CouplingMatrix(circuit, orbit, linkMeans);
-        matrix.Build(orbit, [.. emf.Parts()]);
-        return new OrderCoupling(matrix.orders, matrix.direct, matrix.conjugate);
+        var starts = matrix.Build(orbit, [.. emf.Parts()]);
+        return new OrderCoupling(matrix.orders, matrix.direct, matrix.conjugate)
+        {
+            Starts = new StartSlopes(matrix.orders, orbit.Conduction.Key, starts),
+        };
     }
 
-    private void Build(OrbitResult.Settled orbit, (int M, Complex Part)[] emf)
+    // Collects the matrices, and tells how the start moves with the orders.
+    private double[,] Build(OrbitResult.Settled orbit, (int M, Complex Part)[] emf)
     {
         var (places, directions) = PeriodicOrbit.Directions(circuit, orbit.Conduction);
         var count = orders.Length;
@@ -109,6 +113,8 @@ internal sealed class CouplingMatrix
         {
             stretch.Collect(right, direct, conjugate, span);
         }
+
+        return right;
     }
 
     // Diodes that conduct where the section begins again.

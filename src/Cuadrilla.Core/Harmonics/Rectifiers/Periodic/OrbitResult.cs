@@ -22,7 +22,7 @@ internal abstract record OrbitResult
     /// <param name="StartRad">Where it begins.</param>
     /// <param name="IsSixfold">True when it is a sixth of a cycle, else half of one.</param>
     /// <param name="Multiplier">Spectral radius of the map over the repeat angle.</param>
-    /// <param name="Slopes">How the end of the repeat angle moves with its start, of this orbit or of one near.</param>
+    /// <param name="Slopes">How the end of the repeat angle moves with its start, of this orbit or of one near; empty: not known.</param>
     public sealed record Settled(
         double[] Start, Conduction Conduction, IReadOnlyList<OrbitPiece> Pieces, double StartRad, bool IsSixfold, double Multiplier,
         double[,] Slopes) : OrbitResult
@@ -39,6 +39,9 @@ internal abstract record OrbitResult
         /// <summary>What it says of each link of its circuit.</summary>
         public required OrbitSpectrum[] Spectra { get; init; }
 
+        /// <summary>How its start moves with the EMF, of this orbit or of one near; null: nobody asked.</summary>
+        public StartSlopes? Starts { get; init; }
+
         /// <summary>Begins where another orbit moved from and to; as it is where the two do not begin at the same instant with the same
         /// diodes.</summary>
         public Settled MovedAs(Settled from, Settled to) =>
@@ -46,6 +49,40 @@ internal abstract record OrbitResult
             && Conduction.Key == from.Conduction.Key && Conduction.Key == to.Conduction.Key
                 ? this with { Start = [.. Start.Select((x, i) => x + to.Start[i] - from.Start[i])] }
                 : this;
+
+        /// <summary>Where the orbit of a circuit of the same bridges, put together otherwise, may begin. Null where one has no likeness.</summary>
+        /// <param name="own">Circuit of this orbit.</param>
+        /// <param name="other">The other circuit.</param>
+        /// <param name="like">Bridge of this orbit that each of the other is like, and how much more it carries; −1: none.</param>
+        public Settled? Regrouped(SwitchedCircuit own, SwitchedCircuit other, IReadOnlyList<(int Bridge, double Times)> like)
+        {
+            if (like.Any(l => l.Bridge < 0) || like.Count != other.Bridges || (own.Bank is null) != (other.Bank is null))
+            {
+                return null;
+            }
+
+            var (start, conduction) = (new double[other.Stride], Conduction.None);
+            for (var b = 0; b < like.Count; b++)
+            {
+                var (from, times) = like[b];
+                for (var x = 0; x < other.PhasesOfBridge; x++)
+                {
+                    var (to, at) = ((b * other.PhasesOfBridge) + x, (from * own.PhasesOfBridge) + x);
+                    start[to] = Start[at] * times;
+                    conduction = conduction.With(to, Conduction.Side(at));
+                }
+
+                start[other.Link(b)] = Start[own.Link(from)];
+                if (other.HasChokes && own.HasChokes)
+                {
+                    start[other.Choke(b)] = Start[own.Choke(from)] * times;
+                    conduction = conduction.WithFreewheel(b, Conduction.Freewheels(from) && other.ChokeX[b] > 0);
+                }
+            }
+
+            Start.AsSpan(own.FirstOfBank, own.Size - own.FirstOfBank).CopyTo(start.AsSpan(other.FirstOfBank));
+            return this with { Start = start, Conduction = conduction, Slopes = new double[0, 0], Starts = null };
+        }
     }
 
     /// <summary>The supply can't deliver the power: the link voltage collapses.</summary>

@@ -6,4 +6,8 @@ namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 /// <param name="Orders">Orders of rows and columns.</param>
 /// <param name="Direct">P.</param>
 /// <param name="Conjugate">Q.</param>
-internal sealed record OrderCoupling(IReadOnlyList<int> Orders, Complex[,] Direct, Complex[,] Conjugate);
+internal sealed record OrderCoupling(IReadOnlyList<int> Orders, Complex[,] Direct, Complex[,] Conjugate)
+{
+    /// <summary>How the start of the orbit moves with them; null where there is no orbit.</summary>
+    public StartSlopes? Starts { get; init; }
+}

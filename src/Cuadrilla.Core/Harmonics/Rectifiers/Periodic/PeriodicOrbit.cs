@@ -19,6 +19,9 @@ internal sealed class PeriodicOrbit
     private const int LeastRounds = 8;
     private const double MostGain = 0.8;
     private const double MostCorrection = 0.5;
+
+    // In parts of the voltage without load: a bridge ahead of which a link has run away to here will never conduct again.
+    private const double RunAway = 4;
     private const double Stable = 1 - 1e-6;
 
     // Up to here the multiplier of an orbit of the same circuit, at an EMF no farther away than this, proves that disturbances die out.
@@ -42,6 +45,8 @@ internal sealed class PeriodicOrbit
     private SeriesIntegrator integrator;
     private double startRad;
     private long stretches;
+    private StartSlopes? starts;
+    private (SpaceVector Change, double[] State)? predicted;
 
     private PeriodicOrbit(SwitchedCircuit circuit, SpaceVector emf, double scale, double noLoadVoltage, double precision)
     {
@@ -86,7 +91,9 @@ internal sealed class PeriodicOrbit
         try
         {
             Section(near.StartRad);
-            return Newton((double[])near.Start.Clone(), near.Conduction,
+            var (state, conduction) = ((double[])near.Start.Clone(), near.Conduction);
+            Predict(near, state, ref conduction);
+            return Newton(state, conduction,
                 SlopesFor(near) is { } slopes
                     ? near with { Slopes = slopes, Multiplier = MultiplierBy(near) }
                     : null) as OrbitResult.Settled;
@@ -101,6 +108,24 @@ internal sealed class PeriodicOrbit
         }
     }
 
+    // Where the orbit begins as far as the EMF tells, to first order.
+    private void Predict(OrbitResult.Settled near, double[] state, ref Conduction conduction)
+    {
+        starts = near.IsSixfold == isSixfold ? near.Starts : null;
+        if (starts is not null && starts.ConductionKey == conduction.Key && emf.Plus(near.Emf, -1) is var change
+            && change.Largest().Size is > 0 and < SurelyNearPu && Free(circuit, conduction) is var free && free.Count == starts.Rows.GetLength(0))
+        {
+            Move(state, ref conduction, free, starts.Step(change));
+            predicted = (change, (double[])state.Clone());
+        }
+    }
+
+    // What the prediction was wrong by corrects the next one.
+    private StartSlopes? Learnt(double[] state, Conduction conduction) =>
+        starts is null || predicted is not var (change, guess) || starts.ConductionKey != conduction.Key
+            ? starts
+            : starts.Learnt(change, [.. Free(circuit, conduction).Select(f => state[f.Index] - guess[f.Index])]);
+
     // NaN where an orbit near proves nothing: what grows here may have died out there.
     private double MultiplierBy(OrbitResult.Settled near) =>
         !ReferenceEquals(near.JudgedAt.Circuit, circuit) || emf.Plus(near.JudgedAt.Emf, -1).Largest().Size > SurelyNearPu ? double.NaN
@@ -109,7 +134,8 @@ internal sealed class PeriodicOrbit
 
     // Three sixths on end are half a cycle.
     private double[,]? SlopesFor(OrbitResult.Settled near) =>
-        near.IsSixfold == isSixfold ? near.Slopes
+        near.Slopes.Length == 0 ? null
+        : near.IsSixfold == isSixfold ? near.Slopes
         : near.IsSixfold ? SquareMatrix.Product(near.Slopes, SquareMatrix.Product(near.Slopes, near.Slopes))
         : null;
 
@@ -241,7 +267,7 @@ internal sealed class PeriodicOrbit
             learnt = isFresh ? new LearntSlopes(slopes!) : learnt ?? new LearntSlopes(slopes!);
             learnt.Note(left, !isFresh);
             var distance = Distance(image, state);
-            if (!double.IsFinite(distance))
+            if (!double.IsFinite(distance) || HasRunAway(state))
             {
                 return null;
             }
@@ -374,7 +400,11 @@ internal sealed class PeriodicOrbit
             Emf = emf,
             Scale = scale,
             Spectra = OrbitSpectrum.Of(circuit, track, emf, isSixfold),
+            Starts = Learnt(state, conduction),
         };
+
+    private bool HasRunAway(double[] state) =>
+        Enumerable.Range(0, circuit.Links.Length).Any(l => state[circuit.Link(l)] > RunAway * noLoadVoltage);
 
     private bool HasCollapsed(SeriesTrack track) => Enumerable.Range(0, circuit.Links.Length).Any(l => circuit.Links[l].LoadPower > 0
         && Enumerable.Range(0, track.Count).Any(i => track.Start(i)[circuit.Link(l)] < circuit.ClampVoltage));

@@ -96,6 +96,18 @@ internal readonly struct SpaceVector
         return square;
     }
 
+    /// <summary>Product with another, real and imaginary parts as numbers of their own.</summary>
+    public double Dot(SpaceVector other)
+    {
+        double sum = 0;
+        for (var i = 0; i < parts.Length; i++)
+        {
+            sum += (parts[i].Real * other.parts[i].Real) + (parts[i].Imaginary * other.parts[i].Imaginary);
+        }
+
+        return sum;
+    }
+
     /// <summary>Largest size of a part, and its order.</summary>
     public (double Size, int Order) Largest()
     {

@@ -4,6 +4,7 @@ using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 using Cuadrilla.Core.Network;
+using Cuadrilla.Core.Numerics;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Drives;
 
@@ -20,7 +21,7 @@ internal sealed class BalancedFronts
     private const double DisplacementOfOthers = 0.96;
 
     // Of what is told, not fed back.
-    private const double ToldPrecision = 1e-8;
+    private const double ToldPrecision = 1e-6;
     private const double SameUnbalancePu = 1e-9;
 
     private readonly SupplyNetwork network;
@@ -155,6 +156,7 @@ internal sealed class BalancedFronts
         {
             var (unit, emf, answer) = (units[u], found.Emfs[u], found.Answers[u]);
             var before = Before(u);
+            var kinds = KindsOf(unit);
             var uneven = unbalance is null || (answer.Orbit is null && unit.Front.Thyristor is null) ? answer
                 : answer.Orbit is null ? unit.Front.Answer(Uneven(unit.Front, emf), null, ToldPrecision)
                 : before is not null && ReferenceEquals(before.Answer, answer)
@@ -167,6 +169,7 @@ internal sealed class BalancedFronts
                     Search = new FrontSearch(emf, unit.Front.Circuit?.Circuit, answer, uneven, found.Slopes?[u] ?? before?.Slope)
                     {
                         Look = look,
+                        Kinds = kinds,
                     },
                 };
             }
@@ -174,12 +177,19 @@ internal sealed class BalancedFronts
         return drives;
     }
 
-    // It moves about as the even orbit does.
-    private static OrbitResult.Settled NearUneven(FrontSearch? before, OrbitResult.Settled even) => before switch
+    // It moves about as the even orbit does, and what proves that one to attract, three sixths on end, proves this one beside it.
+    private static OrbitResult.Settled NearUneven(FrontSearch? before, OrbitResult.Settled even)
     {
-        { Uneven.Orbit: { IsSixfold: false } uneven, Answer.Orbit: { } old } => uneven.MovedAs(old, even),
-        _ => even,
-    };
+        if (before is not { Uneven.Orbit: { IsSixfold: false } uneven, Answer.Orbit: { } old })
+        {
+            return even;
+        }
+
+        var moved = uneven.MovedAs(old, even) with { Multiplier = Math.Pow(even.Multiplier, 3), JudgedAt = even.JudgedAt };
+        return moved.Slopes.Length > 0 || even.Slopes.Length == 0 || moved.Conduction.Key != even.Conduction.Key
+            ? moved
+            : moved with { Slopes = SquareMatrix.Product(even.Slopes, SquareMatrix.Product(even.Slopes, even.Slopes)) };
+    }
 
     // The same unbalance arrives as before.
     private bool Fits(FrontAnswer uneven, BalanceFront front, SpaceVector emf)
@@ -304,8 +314,11 @@ internal sealed class BalancedFronts
             own.SameAs(circuit);
         }
 
-        return before.Search;
+        return units[unit].Front.Circuit is { } now ? before.Search?.As(now.Circuit, KindsOf(units[unit])) : before.Search;
     }
+
+    private Dictionary<string, double>[] KindsOf(BalanceUnit unit) =>
+        [.. unit.Members.GroupBy(m => m.Kind).OrderBy(g => g.Key).Select(g => g.ToDictionary(m => running[m.Front].Id, m => m.PartOfAll))];
 
     // Orders that this network does not know stay out.
     private SpaceVector Kept(SpaceVector before)

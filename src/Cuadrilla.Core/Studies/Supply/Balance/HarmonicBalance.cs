@@ -35,6 +35,7 @@ internal sealed class HarmonicBalance
     private const int MostRounds = 60;
     private const double LeastPart = 1e-3;
     private const double KeptGain = 0.1;
+    private const double MostLearnt = 0.5;
     private const double SamePu = 1e-12;
     private const double FirstPrecision = 1e-7;
     private const double LastPrecision = 0.03 * BalanceResult.LimitPu;
@@ -112,8 +113,8 @@ internal sealed class HarmonicBalance
             var bend = 2 * Size(Moved(next, changes, part - 1)) / (part * Size(changes));
             if (tried.Silent <= at.Silent && (gain < 1 - (part / 4) || left < 1 - (part / 2) || tried.IsSettled))
             {
-                (at, changes, isFresh) = (tried, next, false);
                 step = part == 1 && gain < KeptGain ? step : null;
+                (at, changes, isFresh) = (tried, step is null ? next : Learnt(next, changes), false);
                 part = Math.Min(1, part * Math.Clamp(1 / bend, 1, 4));
             }
             else if (!isFresh)
@@ -127,6 +128,13 @@ internal sealed class HarmonicBalance
         }
 
         return (at, slopes, rounds);
+    }
+
+    // Broyden's method with the memory of one step: what the last step has left along itself is what the slopes there were wrong by.
+    private static SpaceVector[] Learnt(SpaceVector[] change, SpaceVector[] last)
+    {
+        var part = change.Zip(last, (c, l) => c.Dot(l)).Sum() / last.Sum(l => l.Square());
+        return Math.Abs(part) < MostLearnt ? Moved(change, change, part / (1 - part)) : change;
     }
 
     // Front ends that found no current are not asked again on the way.
@@ -148,9 +156,10 @@ internal sealed class HarmonicBalance
     private int Width => 2 * networks.Orders.Count;
 
     private FrontAnswer? Known(FrontSearch? before, int unit, SpaceVector emf) =>
-        before?.Circuit is { } circuit && ReferenceEquals(circuit, units[unit].Front.Circuit?.Circuit) && Same(emf, before.Emf)
-            ? before.Answer
-            : null;
+        before is not null && IsSame(before.Circuit, unit) && Same(emf, before.Emf) ? before.Answer : null;
+
+    private bool IsSame(SwitchedCircuit? circuit, int unit) =>
+        circuit is not null && ReferenceEquals(circuit, units[unit].Front.Circuit?.Circuit);
 
     private static bool Same(SpaceVector one, SpaceVector other) => one.Plus(other, -1).Largest().Size < SamePu;
 
@@ -160,7 +169,7 @@ internal sealed class HarmonicBalance
     private static double Size(SpaceVector[] of) => Math.Sqrt(of.Sum(v => v.Square()));
 
     // Orbits need be no nearer than what is left between them and the network. Newton's method gains some digits at once.
-    private static double PrecisionAt(double residualPu) => Math.Clamp(1e-3 * residualPu, LastPrecision, FirstPrecision);
+    private static double PrecisionAt(double residualPu) => Math.Clamp(1e-2 * residualPu, LastPrecision, FirstPrecision);
 
     private BalancePoint Evaluated(SpaceVector[] emfs, OrbitResult.Settled?[] near, Func<int, SpaceVector, FrontAnswer?> known,
         double precision)
@@ -220,7 +229,7 @@ internal sealed class HarmonicBalance
     private double[]?[] Slopes(BalancePoint at)
     {
         var slopes = new double[]?[units.Count];
-        Cores.For(units.Count, i => slopes[i] = Slope(units[i].Front, at.Answers[i], at.Emfs[i]), stop);
+        Cores.For(units.Count, i => (slopes[i], at.Answers[i]) = Slope(units[i].Front, at.Answers[i], at.Emfs[i]), stop);
         return slopes;
     }
 
@@ -238,14 +247,22 @@ internal sealed class HarmonicBalance
         return step is { IsSolvable: true } ? step : null;
     }
 
-    private double[]? Slope(BalanceFront front, FrontAnswer answer, SpaceVector emf) => answer switch
+    // And the answer, with what its orbit's start does.
+    private (double[]? Slope, FrontAnswer Answer) Slope(BalanceFront front, FrontAnswer answer, SpaceVector emf)
     {
-        { Orbit: { } orbit } => FrontSlope.Of(
-            front, CouplingMatrix.Of(front.Circuit!.Circuit, orbit, [.. answer.Spectra.Select(s => s.LinkMean)], answer.Emf), emf,
-            networks.Orders),
-        { Front: RectifierResult.LineDraw } when front.Thyristor is { } thyristor =>
-            thyristor.Coupling(answer.Emf, networks.Orders) is { } coupling ? FrontSlope.Of(front, coupling, emf, networks.Orders) : null,
-        { Front: RectifierResult.LineDraw } => FrontSlope.OfConstantPower(answer.Current, emf, networks.Orders),
-        _ => null,
-    };
+        switch (answer)
+        {
+            case { Orbit: { } orbit }:
+                var moves = CouplingMatrix.Of(front.Circuit!.Circuit, orbit, [.. answer.Spectra.Select(s => s.LinkMean)], answer.Emf);
+                return (FrontSlope.Of(front, moves, emf, networks.Orders), answer with { Orbit = orbit with { Starts = moves.Starts } });
+            case { Front: RectifierResult.LineDraw } when front.Thyristor is { } thyristor:
+                return thyristor.Coupling(answer.Emf, networks.Orders) is { } coupling
+                    ? (FrontSlope.Of(front, coupling, emf, networks.Orders), answer)
+                    : (null, answer);
+            case { Front: RectifierResult.LineDraw }:
+                return (FrontSlope.OfConstantPower(answer.Current, emf, networks.Orders), answer);
+            default:
+                return (null, answer);
+        }
+    }
 }
