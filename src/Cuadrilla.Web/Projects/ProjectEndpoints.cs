@@ -112,27 +112,33 @@ internal static class ProjectEndpoints
         var wanted = await RequestBody.ReadAsync<ChangeRequest>(request);
         Persons.RequireWords("/label", "Label", wanted.Label, 120);
         var author = request.Author(wanted.Who);
-        if (store.Find(id) is not { } head || store.DocumentAt(id, wanted.BasedOn) is not { } before)
+        if (store.Find(id) is not { } head)
         {
             return Unknown();
         }
 
-        var on = ProjectReader.Read(before);
         for (var tries = 0; ; tries++)
         {
-            var isMerged = head.Edit != wanted.BasedOn && wanted.Merges && head.State == ProjectStates.Open
-                && FieldMerge.IsPossible(on, reader.Of(head), wanted.Changes);
+            // What is in force is at hand; what it was based on need be read only where somebody else was there since.
+            var before = head.Edit == wanted.BasedOn ? null : store.DocumentAt(id, wanted.BasedOn);
+            if (head.Edit != wanted.BasedOn && before is null)
+            {
+                return Unknown();
+            }
+
+            var isMerged = before is not null && wanted.Merges && head.State == ProjectStates.Open
+                && FieldMerge.IsPossible(ProjectReader.Read(before), reader.Of(head), wanted.Changes);
             if (!isMerged && Refusal(head, before, wanted.BasedOn) is { } refusal)
             {
                 return Answer(refusal, reader, null);
             }
 
-            var (specification, isJustThat) = SpecificationPatch.Apply(isMerged ? reader.Of(head) : on, wanted.Changes);
+            var (specification, text, isJustThat) = SpecificationPatch.Apply(reader.TextOf(head), wanted.Changes);
             ProjectFile.Require(specification, reader.Data, "/specification");
-            var outcome = store.Save(id, head.Edit, ProjectReader.Write(specification), author, wanted.Label);
+            var outcome = store.Save(id, head.Edit, text, author, wanted.Label);
             if (outcome is WriteOutcome.Saved saved)
             {
-                return Results.Ok(reader.Saved(saved.Head, specification, isJustThat && !isMerged, wanted));
+                return Results.Ok(reader.Saved(saved.Head, specification, text, isJustThat && !isMerged, wanted));
             }
 
             // Somebody was first between reading and writing: once more on theirs.
@@ -186,10 +192,10 @@ internal static class ProjectEndpoints
     }
 
     // Before anything is computed: what is refused costs nothing.
-    private static WriteOutcome? Refusal(ProjectHead head, StoredDocument before, long basedOn) =>
+    private static WriteOutcome? Refusal(ProjectHead head, StoredDocument? before, long basedOn) =>
         head.State != ProjectStates.Open
             ? new WriteOutcome.Closed(head.State)
-            : head.Edit != basedOn ? new WriteOutcome.Stale(head, before) : null;
+            : head.Edit != basedOn && before is not null ? new WriteOutcome.Stale(head, before) : null;
 
     private static IResult Answer(WriteOutcome outcome, ProjectReader reader, PlantSpecification? known) => outcome switch
     {

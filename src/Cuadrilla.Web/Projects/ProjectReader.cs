@@ -24,13 +24,17 @@ internal sealed partial class ProjectReader(ProjectStore store, Assessor assesso
     public PlantSpecification? Specification(string id) => store.Find(id) is { } head ? Specification(head) : null;
 
     public ProjectDocument Document(ProjectHead head) =>
-        With(head, recent.Of(head, () => StoredProject.Read(head.Document, head.FormatVersion)));
+        With(head, Kept(head));
 
     /// <summary>What is in force in a project, read once.</summary>
     public PlantSpecification Of(ProjectHead head) => Specification(head);
 
-    private PlantSpecification Specification(ProjectHead head) =>
-        recent.Of(head, () => StoredProject.Read(head.Document, head.FormatVersion)).Specification;
+    /// <summary>Its text, as this program writes it.</summary>
+    public string TextOf(ProjectHead head) => Kept(head).Text;
+
+    private PlantSpecification Specification(ProjectHead head) => Kept(head).Specification;
+
+    private RecentEdit Kept(ProjectHead head) => recent.Of(head, () => StoredProject.Read(head.Document, head.FormatVersion));
 
     public ProjectDocument Document(ProjectHead head, PlantSpecification known) => With(head, recent.Of(head, () => known));
 
@@ -46,10 +50,10 @@ internal sealed partial class ProjectReader(ProjectStore store, Assessor assesso
         Assessed(kept));
 
     /// <summary>The same without the specification where the client has it, and without what of the assessment it has.</summary>
-    public SavedDocument Saved(ProjectHead head, PlantSpecification specification, bool isKnown, ChangeRequest wanted)
+    public SavedDocument Saved(ProjectHead head, PlantSpecification specification, string text, bool isKnown, ChangeRequest wanted)
     {
         var before = recent.Find(head.Id, wanted.BasedOn);
-        var kept = recent.Of(head, () => specification);
+        var kept = recent.Of(head, () => specification, text);
         var after = Assessed(kept);
         var changed = before?.Assessment is { } known && before.Stamp == wanted.Knows && known.CatalogueVersion == after.CatalogueVersion
             ? AssessmentChanges.Of(known, after)

@@ -20,14 +20,14 @@ internal sealed class RecentEdits : IDisposable
         kept.Get<RecentEdit>(projectId) is { } known && known.Edit == edit ? known : null;
 
     /// <summary>An edit, kept from now on unless a newer one is.</summary>
-    public RecentEdit Of(ProjectHead head, Func<PlantSpecification> read)
+    public RecentEdit Of(ProjectHead head, Func<PlantSpecification> read, string? text = null)
     {
         if (Find(head.Id, head.Edit) is { } known)
         {
             return known;
         }
 
-        var made = new RecentEdit(head.Edit, read());
+        var made = new RecentEdit(head.Edit, read(), text);
         lock (gate)
         {
             if (kept.Get<RecentEdit>(head.Id) is { } other && other.Edit >= made.Edit)
@@ -50,13 +50,17 @@ internal sealed class RecentEdits : IDisposable
 }
 
 /// <summary>A specification with what follows, once that has been asked for.</summary>
-internal sealed class RecentEdit(long edit, PlantSpecification specification)
+internal sealed class RecentEdit(long edit, PlantSpecification specification, string? text = null)
 {
+    private string? text = text;
     private AssessmentDocument? assessment;
 
     public long Edit => edit;
 
     public PlantSpecification Specification => specification;
+
+    /// <summary>Its text, as this program writes it.</summary>
+    public string Text => text ??= ProjectReader.Write(specification);
 
     /// <summary>Names this assessment: made once more, it may differ in the last digit.</summary>
     public string Stamp { get; } = Guid.NewGuid().ToString("N");

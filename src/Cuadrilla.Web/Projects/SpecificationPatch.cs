@@ -1,3 +1,4 @@
+using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Cuadrilla.Core.Base;
@@ -36,12 +37,12 @@ internal static class SpecificationPatch
 {
     private const int MostChanges = 20_000;
 
-    /// <summary>The specification after them, and whether it is just what they make: fields that they left out were not filled
-    /// in.</summary>
-    /// <param name="before">What they were made on.</param>
+    /// <summary>The specification after them, its text, and whether it is just what they make: fields that they left out were not
+    /// filled in.</summary>
+    /// <param name="before">Text of what they were made on, as this program writes it.</param>
     /// <param name="changes">In their order.</param>
     /// <exception cref="InputException">One does not apply, or what comes out is none.</exception>
-    public static (PlantSpecification Specification, bool IsJustThat) Apply(PlantSpecification before,
+    public static (PlantSpecification Specification, string Text, bool IsJustThat) Apply(string before,
         IReadOnlyList<SpecificationChange> changes)
     {
         if (changes.Count is 0 or > MostChanges)
@@ -49,18 +50,20 @@ internal static class SpecificationPatch
             throw new InputException(InputProblem.Of("/changes", "Changes", $"{changes.Count}", $"1 to {MostChanges}"));
         }
 
-        var document = JsonSerializer.SerializeToNode(before, ProjectJson.Options)!.AsObject();
+        // Nodes are made of what is reached alone; the rest stays text.
+        var document = JsonNode.Parse(before)!.AsObject();
         for (var i = 0; i < changes.Count; i++)
         {
-            Apply(document, changes[i] ?? throw new InputException(InputProblem.Of($"/changes/{i}", "Change", "null", "an object")),
-                $"/changes/{i}");
+            var change = changes[i] ?? throw new InputException(InputProblem.Of($"/changes/{i}", "Change", "null", "an object"));
+            Apply(document, change, $"/changes/{i}");
+            RefuseGaps(document, change);
         }
 
-        RefuseGaps(document, "/specification");
-
-        var after = JsonReading.Read<PlantSpecification>(JsonSerializer.SerializeToUtf8Bytes(document), ProjectJson.Options,
-            "/specification");
-        return (after, JsonNode.DeepEquals(document, JsonSerializer.SerializeToNode(after, ProjectJson.Options)));
+        var made = JsonSerializer.SerializeToUtf8Bytes(document, ProjectJson.Options);
+        var after = JsonReading.Read<PlantSpecification>(made, ProjectJson.Options, "/specification");
+        var text = ProjectReader.Write(after);
+        return (after, text, Encoding.UTF8.GetBytes(text).AsSpan().SequenceEqual(made)
+            || JsonNode.DeepEquals(document, JsonNode.Parse(text)));
     }
 
     private static void Apply(JsonObject document, SpecificationChange change, string pointer)
@@ -89,7 +92,19 @@ internal static class SpecificationPatch
         }
     }
 
-    // A list holds things, or is shorter.
+    // A list holds things, or is shorter. There was no gap before; where nothing is put, the whole document is looked through.
+    private static void RefuseGaps(JsonObject document, SpecificationChange change)
+    {
+        if (change.Value is { } value)
+        {
+            RefuseGaps(value, "/specification" + change.Path);
+        }
+        else if (change.Op != ChangeOperation.Remove)
+        {
+            RefuseGaps(document, "/specification");
+        }
+    }
+
     private static void RefuseGaps(JsonNode node, string pointer)
     {
         switch (node)
