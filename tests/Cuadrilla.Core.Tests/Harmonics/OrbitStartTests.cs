@@ -4,7 +4,9 @@ using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
 namespace Cuadrilla.Core.Tests.Harmonics;
 
-/// <summary>Where the search for an orbit begins: next to one known, as far as the EMF or the bridges of the circuit have changed.</summary>
+/// <summary>
+/// Where the search for an orbit begins: next to one known, as far as the EMF or the bridges of the circuit have changed.
+/// </summary>
 public sealed class OrbitStartTests
 {
     private const double Volts = 400;

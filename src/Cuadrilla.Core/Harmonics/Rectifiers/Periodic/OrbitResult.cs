@@ -50,7 +50,8 @@ internal abstract record OrbitResult
                 ? this with { Start = [.. Start.Select((x, i) => x + to.Start[i] - from.Start[i])] }
                 : this;
 
-        /// <summary>Where the orbit of a circuit of the same bridges, put together otherwise, may begin. Null where one has no likeness.</summary>
+        /// <summary>Where the orbit of a circuit of the same bridges, put together otherwise, may begin. Null where one has no
+        /// likeness.</summary>
         /// <param name="own">Circuit of this orbit.</param>
         /// <param name="other">The other circuit.</param>
         /// <param name="like">Bridge of this orbit that each of the other is like, and how much more it carries; −1: none.</param>

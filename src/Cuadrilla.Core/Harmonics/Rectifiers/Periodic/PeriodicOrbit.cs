@@ -113,7 +113,8 @@ internal sealed class PeriodicOrbit
     {
         starts = near.IsSixfold == isSixfold ? near.Starts : null;
         if (starts is not null && starts.ConductionKey == conduction.Key && emf.Plus(near.Emf, -1) is var change
-            && change.Largest().Size is > 0 and < SurelyNearPu && Free(circuit, conduction) is var free && free.Count == starts.Rows.GetLength(0))
+            && change.Largest().Size is > 0 and < SurelyNearPu && Free(circuit, conduction) is var free
+            && free.Count == starts.Rows.GetLength(0))
         {
             Move(state, ref conduction, free, starts.Step(change));
             predicted = (change, (double[])state.Clone());
