@@ -57,7 +57,8 @@ internal abstract record OrbitResult
         /// <param name="like">Bridge of this orbit that each of the other is like, and how much more it carries; −1: none.</param>
         public Settled? Regrouped(SwitchedCircuit own, SwitchedCircuit other, IReadOnlyList<(int Bridge, double Times)> like)
         {
-            if (like.Any(l => l.Bridge < 0) || like.Count != other.Bridges || (own.Bank is null) != (other.Bank is null))
+            if (like.Any(l => l.Bridge < 0) || like.Count != other.Bridges || own.PhasesOfBridge != other.PhasesOfBridge
+                || (own.Bank is null) != (other.Bank is null))
             {
                 return null;
             }

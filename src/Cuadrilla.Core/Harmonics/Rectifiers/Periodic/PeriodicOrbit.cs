@@ -20,7 +20,8 @@ internal sealed class PeriodicOrbit
     private const double MostGain = 0.8;
     private const double MostCorrection = 0.5;
 
-    // In parts of the voltage without load: a bridge ahead of which a link has run away to here will never conduct again.
+    // In parts of the voltage without load: where the search began at a known orbit and a link has got here, it is better begun from
+    // rest. One from rest may get here on its way, and come back.
     private const double RunAway = 4;
     private const double Stable = 1 - 1e-6;
 
@@ -45,6 +46,7 @@ internal sealed class PeriodicOrbit
     private SeriesIntegrator integrator;
     private double startRad;
     private long stretches;
+    private bool isNearKnown;
     private StartSlopes? starts;
     private (SpaceVector Change, double[] State)? predicted;
 
@@ -90,6 +92,7 @@ internal sealed class PeriodicOrbit
     {
         try
         {
+            isNearKnown = true;
             Section(near.StartRad);
             var (state, conduction) = ((double[])near.Start.Clone(), near.Conduction);
             Predict(near, state, ref conduction);
@@ -104,6 +107,7 @@ internal sealed class PeriodicOrbit
         }
         finally
         {
+            isNearKnown = false;
             Section(Sections[0]);
         }
     }
@@ -268,7 +272,7 @@ internal sealed class PeriodicOrbit
             learnt = isFresh ? new LearntSlopes(slopes!) : learnt ?? new LearntSlopes(slopes!);
             learnt.Note(left, !isFresh);
             var distance = Distance(image, state);
-            if (!double.IsFinite(distance) || HasRunAway(state))
+            if (!double.IsFinite(distance) || (isNearKnown && HasRunAway(state)))
             {
                 return null;
             }
