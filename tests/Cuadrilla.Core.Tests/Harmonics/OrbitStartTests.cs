@@ -107,6 +107,22 @@ public sealed class OrbitStartTests
         Assert.Equal(orbit.Start[front.Circuit.Link(1)], found.Start[front.Circuit.Link(1)], 1e-8);
     }
 
+    [Fact]
+    public void Only_an_orbit_of_a_sixth_tells_by_its_third_power_how_half_a_cycle_dies_out()
+    {
+        var six = FrontCircuit.Of(Input(75e3, 4, 0));
+        var even = Assert.IsType<OrbitResult.Settled>(six.Orbit(six.StatedEmf(), null));
+        var uneven = FrontCircuit.Of(Input(75e3, 4, 0.003));
+        var own = Assert.IsType<OrbitResult.Settled>(uneven.Orbit(uneven.StatedEmf(), even));
+        Assert.Equal((true, false), (even.IsSixfold, own.IsSixfold));
+        Assert.Equal(Math.Pow(even.Multiplier, 3), own.Beside(even, even).Multiplier, 1e-12);
+
+        var single = FrontCircuit.Of(Input(2e3, 0, 0) with { Kind = RectifierKind.SinglePhase, LineVoltageV = 230 });
+        var half = Assert.IsType<OrbitResult.Settled>(single.Orbit(single.StatedEmf(), null));
+        Assert.False(half.IsSixfold);
+        Assert.Equal(half.Multiplier, half.Beside(half, half with { Multiplier = 0.5 }).Multiplier);
+    }
+
     private static RectifierInput Input(double loadW, double chokePct, double unbalance)
     {
         var ohm = Volts * Volts / loadW;

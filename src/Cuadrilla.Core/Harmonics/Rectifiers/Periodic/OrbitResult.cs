@@ -1,3 +1,5 @@
+using Cuadrilla.Core.Numerics;
+
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
 /// <summary>A stretch of an orbit without switching.</summary>
@@ -49,6 +51,24 @@ internal abstract record OrbitResult
             && Conduction.Key == from.Conduction.Key && Conduction.Key == to.Conduction.Key
                 ? this with { Start = [.. Start.Select((x, i) => x + to.Start[i] - from.Start[i])] }
                 : this;
+
+        /// <summary>
+        /// Half a cycle with a little unbalance, begun as the even orbit moved. Where that repeats after a sixth, three of them on end
+        /// tell how disturbances die out here too; one that repeats after half a cycle tells no more than this one knows.
+        /// </summary>
+        public Settled Beside(Settled evenBefore, Settled even)
+        {
+            var moved = MovedAs(evenBefore, even);
+            if (!even.IsSixfold)
+            {
+                return moved;
+            }
+
+            moved = moved with { Multiplier = Math.Pow(even.Multiplier, 3), JudgedAt = even.JudgedAt };
+            return moved.Slopes.Length > 0 || even.Slopes.Length == 0 || moved.Conduction.Key != even.Conduction.Key
+                ? moved
+                : moved with { Slopes = SquareMatrix.Product(even.Slopes, SquareMatrix.Product(even.Slopes, even.Slopes)) };
+        }
 
         /// <summary>Where the orbit of a circuit of the same bridges, put together otherwise, may begin. Null where one has no
         /// likeness.</summary>

@@ -4,7 +4,6 @@ using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 using Cuadrilla.Core.Network;
-using Cuadrilla.Core.Numerics;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.Drives;
 
@@ -177,19 +176,11 @@ internal sealed class BalancedFronts
         return drives;
     }
 
-    // It moves about as the even orbit does, and what proves that one to attract, three sixths on end, proves this one beside it.
-    private static OrbitResult.Settled NearUneven(FrontSearch? before, OrbitResult.Settled even)
+    private static OrbitResult.Settled NearUneven(FrontSearch? before, OrbitResult.Settled even) => before switch
     {
-        if (before is not { Uneven.Orbit: { IsSixfold: false } uneven, Answer.Orbit: { } old })
-        {
-            return even;
-        }
-
-        var moved = uneven.MovedAs(old, even) with { Multiplier = Math.Pow(even.Multiplier, 3), JudgedAt = even.JudgedAt };
-        return moved.Slopes.Length > 0 || even.Slopes.Length == 0 || moved.Conduction.Key != even.Conduction.Key
-            ? moved
-            : moved with { Slopes = SquareMatrix.Product(even.Slopes, SquareMatrix.Product(even.Slopes, even.Slopes)) };
-    }
+        { Uneven.Orbit: { IsSixfold: false } uneven, Answer.Orbit: { } old } => uneven.Beside(old, even),
+        _ => even,
+    };
 
     // The same unbalance arrives as before.
     private bool Fits(FrontAnswer uneven, BalanceFront front, SpaceVector emf)
