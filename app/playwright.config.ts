@@ -17,6 +17,8 @@ export const shared = {
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: "/usr/bin/chromium-headless-shell",
+      // Most who use it have scrollbars that take room.
+      ignoreDefaultArgs: ["--hide-scrollbars"],
       args: [
         "--no-sandbox",
         "--disable-gpu",

@@ -28,6 +28,29 @@ test("the bench's pages have keys, its edge moves by keyboard and its width is k
   await expect.poll(width).toBeCloseTo(wider, -1);
 });
 
+test("the bench never scrolls sideways, and its pictures fill it", async ({ page, request }) => {
+  await open(page, await importDemo(request));
+  const bench = page.getByRole("complementary", { name: "Bench" });
+  const picture = bench.getByRole("figure").first().locator(".recharts-surface");
+  const widthOf = async () => (await picture.boundingBox())?.width ?? 0;
+  for (const row of ["supply", "converter", "motor", "load"] as const) {
+    await cell(page, "DP-01", row).click();
+    for (const name of ["Entries", "Fit", "Power", "Time", "Cost"]) {
+      await page.getByRole("tab", { name, exact: true }).click();
+      await expect(bench.getByText("Loading")).toHaveCount(0);
+      await expect.poll(() => bench.evaluate((e) => e.scrollWidth - e.clientWidth), `${row}, ${name}`).toBe(0);
+    }
+  }
+  await page.getByRole("tab", { name: "Fit", exact: true }).click();
+  await expect(picture).toBeVisible();
+  const before = await widthOf();
+  const edge = page.getByRole("separator", { name: "Width of the bench" });
+  await edge.focus();
+  await page.keyboard.press("ArrowLeft");
+  await page.keyboard.press("ArrowLeft");
+  await expect.poll(widthOf).toBeGreaterThan(before + 20);
+});
+
 test("on a narrow window the bench is a drawer", async ({ page, request }) => {
   await page.setViewportSize({ width: 1000, height: 760 });
   await open(page, await importDemo(request));
@@ -42,6 +65,13 @@ test("on a narrow window the bench is a drawer", async ({ page, request }) => {
   await expect(cell(page, "DP-02", "motor")).toBeFocused();
   await page.getByRole("button", { name: "Bench" }).click();
   await expect(bench).toBeVisible();
+  // What was open stays open when the window grows wide enough to show the bench beside the board.
+  await page.getByRole("tab", { name: "Power", exact: true }).click();
+  await page.setViewportSize({ width: 1280, height: 760 });
+  await expect(page.getByRole("separator", { name: "Width of the bench" })).toBeVisible();
+  await expect(page.getByRole("tab", { name: "Power", exact: true, selected: true })).toBeVisible();
+  await page.setViewportSize({ width: 1000, height: 760 });
+  await expect(page.getByRole("tab", { name: "Power", exact: true, selected: true })).toBeVisible();
   const wide = await page.evaluate(() => document.documentElement.scrollWidth);
   expect(wide).toBeLessThanOrEqual(1000);
 });

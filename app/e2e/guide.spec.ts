@@ -45,6 +45,21 @@ test("an empty plant says what comes next in each stage and proposes usual value
   await expect(speed).toHaveCount(0);
   await expect(page.getByLabel("Length", { exact: true })).toHaveCount(0);
 
+  // The list counts them, and a reason says that its figure may rest on them.
+  await page.keyboard.press("Alt+l");
+  await expect(page.getByRole("columnheader", { name: /Assumed entries/ })).toBeVisible();
+  const heads = await page.getByRole("columnheader").allInnerTexts();
+  const counted = page.getByRole("row", { name: /DP-01/ }).locator("th, td");
+  await expect(counted.nth(heads.findIndex((h) => h.startsWith("Assumed entries")))).toHaveText(/^[1-9]\d*$/);
+  await page.keyboard.press("Alt+2");
+  await cell(page, "DP-01", "motor").click();
+  await page
+    .getByRole("complementary", { name: "Bench" })
+    .getByRole("button", { name: /continuous torque/ })
+    .click();
+  await expect(page.getByRole("dialog")).toContainText(/Assumed: \d+ entries of DP-01, not confirmed/);
+  await page.keyboard.press("Escape");
+
   await page.keyboard.press("Alt+3");
   await expect(page.getByRole("region", { name: "Next in Motors" })).toContainText("1 drive point has no motor");
   await page.getByRole("button", { name: "Size it" }).press("Enter");

@@ -3679,6 +3679,8 @@ export interface components {
             cableM: null | number;
             /** Format: double */
             feederM: null | number;
+            /** Format: int32 */
+            assumedEntries: number;
         };
         DrivePointSheet: {
             tag: string;

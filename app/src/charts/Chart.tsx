@@ -11,7 +11,7 @@ import {
 } from "recharts";
 import { useUnits } from "../fields/useUnits";
 import { n } from "../lib/format";
-import { bench, ink, rule, soft, tick, tickText, timeAxis, xTitle, yTitle } from "./axes";
+import { bench, ink, rule, sized, soft, tick, tickText, timeAxis, xTitle, yTitle } from "./axes";
 import { inUnits } from "./inUnits";
 import { Frame, NumberTable, type Mark } from "./Frame";
 
@@ -111,6 +111,7 @@ export interface ChartProps<Row extends object> {
   readonly points?: readonly Point[];
   /** Columns of the table that are not drawn. */
   readonly columns?: readonly { readonly head: string; readonly of: (row: Row) => string }[];
+  /** In px; without it the picture is as wide as where it stands. */
   readonly width?: number;
   readonly height?: number;
 }
@@ -126,7 +127,7 @@ function Drawn<Row extends object>({
   fields = [],
   points = [],
   columns = [],
-  width = bench.width,
+  width,
   height = bench.height,
 }: ChartProps<Row>) {
   const of = (onRight?: boolean) => (right ? { yAxisId: onRight ? "right" : "left" } : {});
@@ -137,9 +138,8 @@ function Drawn<Row extends object>({
       table={<NumberTable {...tableOf(rows, along, series, points, columns)} />}
     >
       <ComposedChart
-        {...bench}
-        width={width}
-        height={height}
+        margin={bench.margin}
+        {...sized(width, height)}
         data={[...rows]}
         {...(along.kind === "names" ? { barCategoryGap: "20%" } : {})}
         accessibilityLayer={false}

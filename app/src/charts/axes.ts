@@ -29,8 +29,12 @@ export const xTitle = (value: string) => ({
   style: { fontSize: 11, fill: soft },
 });
 
-/** Size and margins of a picture on the bench. */
-export const bench = { width: 346, height: 226, margin: { top: 8, right: 8, bottom: 14, left: 8 } } as const;
+/** Height and margins of a picture on the bench. */
+export const bench = { height: 226, margin: { top: 8, right: 8, bottom: 14, left: 8 } } as const;
+
+/** The size of a picture: what is stated, else as wide as where it stands. */
+export const sized = (width: number | undefined, height: number) =>
+  width === undefined ? ({ responsive: true, style: { width: "100%", height } } as const) : { width, height };
 
 /** Round numbers from nothing up to a value, at most so many steps: 1, 2 or 5 times a power of ten apart. */
 export function roundTicks(to: number, most = 6): number[] {

@@ -52,6 +52,10 @@ describe("numbers typed with units", () => {
   it("does not guess between gauge and square millimetres", () =>
     expect(read("12", quantityIn("us-customary", "mm²"))).toMatch(/12 of what\? Say 12 AWG/));
 
+  it.each(["2x95", "3 × 95 mm²", "2 x (3x95)"])("does not guess between cables and cores, %s", (text) =>
+    expect(read(text, quantityIn("si", "mm²"))).toMatch(/cables or cores: say the section of one conductor/),
+  );
+
   it("names an unknown unit and what is allowed", () =>
     expect(read("5 apples", quantityIn("us-customary", "m"))).toBe(
       "The unit “apples” is not known here; allowed: ft or a unit like it.",

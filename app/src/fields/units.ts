@@ -94,6 +94,13 @@ export function parseQuantity(text: string, quantity: Quantity): Parsed {
     return { ok: true, value: kept(number, quantity) };
   }
   const known = quantity.accepts[normalise(unit)];
+  // "3 x 95" is three cables to one and three cores to another.
+  if (!known && quantity.names && /^[x×*]\s*[(\d]/.test(unit)) {
+    return {
+      ok: false,
+      message: `“${text.trim()}” may mean cables or cores: say the section of one conductor; cables in parallel are an entry of their own.`,
+    };
+  }
   if (!known) {
     const names = quantity.unit === "" ? "a plain number" : `${quantity.unit} or a unit like it`;
     return { ok: false, message: `The unit “${unit}” is not known here; allowed: ${names}.` };

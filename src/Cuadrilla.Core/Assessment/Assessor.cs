@@ -377,7 +377,10 @@ public sealed partial class Assessor : IPlantStudies
         }
         catch (Exception problem) when (Fault.IsContained(problem))
         {
-            return new DrivePointSummary(study.Model.Id, null, null, null, null, null, null, null, null);
+            return new DrivePointSummary(study.Model.Id, null, null, null, null, null, null, null, null)
+            {
+                AssumedEntries = UsualEntries.CountAssumed(study.Model.Input.DrivePoint),
+            };
         }
     }
 
@@ -406,6 +409,7 @@ public sealed partial class Assessor : IPlantStudies
             LinePhase = front?.LoadedPhaseName ?? string.Empty,
             CableM = point.Cable.LengthM.IsKnown ? point.Cable.LengthM.Value : null,
             FeederM = point.Feeder is Feeder.ByCable { LengthM: { IsKnown: true, Value: var feederM } } ? feederM : null,
+            AssumedEntries = UsualEntries.CountAssumed(point),
         };
     }
 }

@@ -39,6 +39,7 @@ public abstract record CommandOutcome
     public sealed record Refused(InputProblem Why) : CommandOutcome;
 
     private const int MostOfLabel = 120;
+    private const int MostReasons = 4;
 
     /// <summary>A label that is not too long for the history.</summary>
     public static string Shortened(string label)
@@ -52,6 +53,10 @@ public abstract record CommandOutcome
 
     internal static CommandOutcome Not(string field, string why) =>
         new Refused(new InputProblem("/" + field, string.Empty, string.Empty, why));
+
+    /// <summary>Nothing could be done, for many reasons: the first of them, and how many more.</summary>
+    internal static CommandOutcome Not(string field, IReadOnlyList<string> reasons) => Not(field,
+        string.Join(" ", reasons.Take(MostReasons)) + (reasons.Count > MostReasons ? $" And {reasons.Count - MostReasons} more." : string.Empty));
 
     internal static CommandOutcome Unknown(string field, string what, string? key) =>
         new Refused(InputProblem.Of("/" + field, what, key is null ? "absent" : $"'{key}'", "a key of this plant"));

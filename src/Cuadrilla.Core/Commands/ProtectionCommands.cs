@@ -68,9 +68,13 @@ public sealed record SizeProtection(IReadOnlyList<string> PointIds, ProtectedPar
 
         // What could not be proposed is as open as it was.
         after = after.Changed(ids, p => Reopened(p, plant.Point(p.Id)!, sized));
-        IReadOnlyList<string> notes = [.. without.Where(w => w.Value.Length > 0).Select(w => $"{plant.Tags([w.Key])}: {w.Value}.")];
+        IReadOnlyList<string> notes =
+        [
+            .. without.Where(w => w.Value.Length > 0).GroupBy(w => w.Value, w => w.Key, StringComparer.Ordinal)
+                .Select(g => $"{plant.Tags(g)}: {g.Key}."),
+        ];
         return after == plant && notes.Count > 0
-            ? CommandOutcome.Not("pointIds", CommandOutcome.Shortened(string.Join(" ", notes)))
+            ? CommandOutcome.Not("pointIds", notes)
             : new CommandOutcome.Done(after, CommandOutcome.Shortened($"{plant.Tags(ids)}: proposed {Named}"), []) { Notes = notes };
     }
 

@@ -24,11 +24,16 @@ public sealed record ChooseMotor(IReadOnlyList<string> PointIds, string ItemId, 
             return missing;
         }
 
-        return ItemId is null || !data.Motors.TryGetValue(ItemId, out var item)
-            ? CommandOutcome.Unknown("itemId", "Motor", ItemId)
-            : CommandOutcome.Of(
-                plant.Changed([.. PointIds], p => p with { Motor = CandidateRanking.WithItem(p.Motor, item) with { Reason = Reason } }),
-                $"{plant.Tags(PointIds)}: {CandidateRanking.NameOf(item)}");
+        if (ItemId is null || !data.Motors.TryGetValue(ItemId, out var item))
+        {
+            return CommandOutcome.Unknown("itemId", "Motor", ItemId);
+        }
+
+        var after = plant.Changed([.. PointIds], p => CandidateRanking.WithMotor(p, item, Reason));
+        return new CommandOutcome.Done(after, CommandOutcome.Shortened($"{plant.Tags(PointIds)}: {CandidateRanking.NameOf(item)}"), [])
+        {
+            Notes = RingNote.Of(plant, after, PointIds),
+        };
     }
 }
 
@@ -107,12 +112,14 @@ public sealed record SizeBest(IReadOnlyList<string> PointIds, SizedPart Part) : 
                 without, studies);
         }
 
-        IReadOnlyList<string> notes = [.. without.Select(w => $"{plant.Tags([w.Key])}: {w.Value}")];
+        IReadOnlyList<string> notes =
+        [
+            .. without.GroupBy(w => w.Value, w => w.Key, StringComparer.Ordinal).Select(g => $"{plant.Tags(g)}: {g.Key}"),
+            .. RingNote.Of(plant, after, sized),
+        ];
         return sized.Count == 0
-            ? CommandOutcome.Not("pointIds",
-                notes.Count > 0
-                    ? string.Join(" ", notes)
-                    : $"{plant.Tags(PointIds)}: on the line, where a starter stands instead of a converter.")
+            ? CommandOutcome.Not("pointIds", notes.Count > 0 ? notes
+                : [$"{plant.Tags(PointIds)}: on the line, where a starter stands instead of a converter."])
             : new CommandOutcome.Done(after, CommandOutcome.Shortened($"{plant.Tags([.. PointIds.Where(sized.Contains)])}: best {Named}"),
                 []) { Notes = notes };
     }
@@ -143,6 +150,8 @@ public sealed record SizeBest(IReadOnlyList<string> PointIds, SizedPart Part) : 
 
         sized.UnionWith(best.Keys);
         return plant.Changed(best.Keys,
-            p => p with { Motor = best[p.Id].Motor ?? p.Motor, Converter = best[p.Id].Converter ?? p.Converter });
+            p => best[p.Id] is { Motor: not null, ItemId: var motor }
+                ? CandidateRanking.WithMotor(p, studies.Data.With(plant).Motors[motor], string.Empty)
+                : p with { Converter = best[p.Id].Converter ?? p.Converter });
     }
 }

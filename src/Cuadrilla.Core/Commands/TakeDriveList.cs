@@ -190,8 +190,8 @@ public sealed record TakeDriveList(IReadOnlyList<DriveListRow> Rows, bool Sized)
             }
 
             var rpm = LoadModels.Build(p.Load, defaults.Loads, out _)?.RatedSpeedRpm ?? double.NaN;
-            return p with { Motor = CandidateRanking.WithItem(p.Motor,
-                fitting.MinBy(m => (FarFrom(m, row, rpm, plant.Source.FrequencyHz), m.PriceIndex > 0 ? m.PriceIndex : double.MaxValue))!) };
+            return CandidateRanking.WithMotor(p,
+                fitting.MinBy(m => (FarFrom(m, row, rpm, plant.Source.FrequencyHz), m.PriceIndex > 0 ? m.PriceIndex : double.MaxValue))!);
         });
     }
 

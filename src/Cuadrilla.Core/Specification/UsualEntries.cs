@@ -63,6 +63,13 @@ public static class UsualEntries
         })];
     }
 
+    /// <summary>How many entries that is.</summary>
+    public static int CountAssumed(DrivePoint point)
+    {
+        ArgumentNullException.ThrowIfNull(point);
+        return point.Assumed.Count == 0 ? 0 : Standing(point).Count();
+    }
+
     /// <summary>The drive point with what was assumed under these keys known; none: all of it.</summary>
     public static DrivePoint Confirmed(DrivePoint point, IReadOnlyCollection<string> keys)
     {

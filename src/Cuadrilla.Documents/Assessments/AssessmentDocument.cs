@@ -113,7 +113,8 @@ public sealed record DrivePointDocument(
     double? SavingPerYear,
     string LinePhase,
     double? CableM,
-    double? FeederM)
+    double? FeederM,
+    int AssumedEntries)
 {
     /// <summary>Builds it.</summary>
     public static DrivePointDocument Of(DrivePointSummary summary)
@@ -136,6 +137,7 @@ public sealed record DrivePointDocument(
             Digits.Kept(summary.SavingPerYear),
             summary.LinePhase,
             Digits.Kept(summary.CableM),
-            Digits.Kept(summary.FeederM));
+            Digits.Kept(summary.FeederM),
+            summary.AssumedEntries);
     }
 }

@@ -187,6 +187,41 @@ public sealed class CommandTests
         Refused("'no such'", new ChooseMotor(["dp-01"], "no such", string.Empty), plant);
     }
 
+    // Above 350 kW an insulated bearing alone does not do: a size that never came with its ring would never fit.
+    [Fact]
+    [Trait("speed", "slow")]
+    public void A_large_motor_on_a_converter_comes_with_a_ring_at_its_shaft()
+    {
+        var large = Changed(Demo, "dp-01", p => p with
+        {
+            Load = p.Load is Core.Loads.FanLoad fan ? fan with { RatedPressurePa = 2.6 * fan.RatedPressurePa.Value } : p.Load,
+            Motor = new MotorChoice.NotChosen(),
+            Converter = new ConverterChoice.NotChosen(),
+            Cable = p.Cable with { LengthM = 12 },
+        });
+        var sized = (CommandOutcome.Done)new SizeBest(["dp-01"], SizedPart.Motor).On(large, Studies);
+        var point = Of(sized.After, "dp-01");
+        var motor = Data.Motors[Assert.IsType<MotorChoice.FromCatalogue>(point.Motor).ItemId];
+        Assert.InRange(motor.Plate.RatedPowerW, 351e3, 700e3);
+        Assert.True(point.Interference.ShaftRing);
+        Assert.Contains("DP-01: with an earthing ring at the shaft", Assert.Single(sized.Notes), StringComparison.Ordinal);
+        Assert.Equal(Core.Checks.Verdict.Holds,
+            Studies.Study(sized.After, point).Checks.Single(c => c.Id == "motor.bearings").Verdict);
+
+        // By hand likewise; not where cores do the same, not on the line, not for less power.
+        var byHand = (CommandOutcome.Done)new ChooseMotor(["dp-01"], motor.Id, string.Empty).On(large, Studies);
+        Assert.Equal(point, Of(byHand.After, "dp-01"));
+        Assert.Equal(sized.Notes, byHand.Notes);
+        bool Rings(PlantSpecification plant, string item) =>
+            Of(Done(new ChooseMotor(["dp-01"], item, string.Empty), plant), "dp-01").Interference.ShaftRing;
+        Assert.False(Rings(large, "cage-4p-ie3-160"));
+        Assert.False(Rings(Done(new FeedBy(["dp-01"], FeedWay.StarDelta), large), motor.Id));
+        Assert.False(Rings(Changed(large, "dp-01", p => p with { Interference = p.Interference with { CommonModeCores = true } }), motor.Id));
+
+        // Taken back by hand it stays away while the motor stays.
+        Assert.False(Rings(Changed(sized.After, "dp-01", p => p with { Interference = p.Interference with { ShaftRing = false } }), motor.Id));
+    }
+
     [Fact]
     public void Ways_of_a_lineup_are_kept_exchanged_adopted_and_dropped()
     {

@@ -143,6 +143,10 @@ public sealed class UsualEntryTests
         var known = Done(new ConfirmAssumed(["dp-77"], []), all);
         Assert.Empty(Assumed(known));
         Assert.Equal(all.Point("dp-77")!.Load, known.Point("dp-77")!.Load);
+
+        // The list and the reasons tell how many: a confirmation alone changes that.
+        Assert.Equal(Assumed(all).Count, studies.Run(all).DrivePoints.Single(p => p.DrivePointId == "dp-77").AssumedEntries);
+        Assert.All(studies.Run(known).DrivePoints, p => Assert.Equal(0, p.AssumedEntries));
         Assert.IsType<CommandOutcome.Refused>(new ConfirmAssumed(["dp-77"], []).On(known, studies));
         Assert.IsType<CommandOutcome.Refused>(new ConfirmAssumed(["dp-99"], []).On(known, studies));
 

@@ -29,6 +29,12 @@ const tabs = {
 } as const;
 type Tab = keyof typeof tabs;
 
+/** The page that was chosen, and for what row of the board. */
+export interface ChosenPage {
+  readonly row: Row;
+  readonly tab: Tab;
+}
+
 const firstTab: Readonly<Record<Row, Tab>> = {
   supply: "power",
   converter: "fit",
@@ -40,16 +46,20 @@ const firstTab: Readonly<Record<Row, Tab>> = {
 /** Pictures and numbers of the chosen cell, live. */
 export function Bench({
   selection,
+  chosen,
+  onChosen,
   onReason,
   onLeave,
 }: {
   readonly selection: Selection;
+  /** Kept by whoever shows the bench: it is put away on a narrow window and comes back as it was. */
+  readonly chosen: ChosenPage | undefined;
+  readonly onChosen: (page: ChosenPage) => void;
   readonly onReason: (check: CheckKey) => void;
   readonly onLeave: () => void;
 }) {
   const { project } = useProject();
   const { point: id, row } = selection;
-  const [chosen, setChosen] = useState<{ row: Row; tab: Tab }>();
   const [figure, setFigure] = useState<Reasoned>();
   const point = findPoint(project.specification, id);
   const bench = useBench(id);
@@ -61,7 +71,7 @@ export function Bench({
   const openPage = useEffectEvent((index: number) => {
     const page = available[index];
     if (page) {
-      setChosen({ row, tab: page });
+      onChosen({ row, tab: page });
       requestAnimationFrame(() => list.current?.querySelectorAll<HTMLElement>("[role=tab]")[index]?.focus());
     }
   });
@@ -94,7 +104,7 @@ export function Bench({
       <h2 className="text-[15px] font-bold">
         {point.tag} {point.name} · {row}
       </h2>
-      <Tabs.Root value={tab} onValueChange={(value) => setChosen({ row, tab: value as Tab })}>
+      <Tabs.Root value={tab} onValueChange={(value) => onChosen({ row, tab: value as Tab })}>
         <Tabs.List ref={list} aria-label="Bench pages" className="mt-1 flex flex-wrap gap-x-3 border-b border-rule">
           {available.map((t) => (
             <Tabs.Trigger

@@ -6,6 +6,7 @@ import { Failed, Loading } from "../../components/States";
 import { VerdictWord } from "../../components/VerdictMark";
 import { useUnits } from "../../fields/useUnits";
 import { n } from "../../lib/format";
+import { findPoint } from "../../lib/specification";
 import { checkKey } from "../../lib/verdict";
 import { figureText } from "../ledger/Ledger";
 import { methodOf } from "../methods/methods";
@@ -61,6 +62,7 @@ function CheckReason({ wanted, onClose }: { readonly wanted: CheckKey; readonly 
           {check.data.scenario && <p className="text-soft">Scenario: {check.data.scenario}</p>}
           {check.data.relief && <p className="mt-1">{units.sentence(check.data.relief)}</p>}
           {check.data.reason && <ReasonBody reason={check.data.reason} />}
+          <AssumedBehind pointId={check.data.drivePointId} />
           <MethodButton of={check.data.id} />
           <p className="mt-2 text-[12px] text-soft">
             Check <span className="font-mono">{check.data.id}</span>
@@ -68,6 +70,21 @@ function CheckReason({ wanted, onClose }: { readonly wanted: CheckKey; readonly 
         </>
       )}
     </Sheet>
+  );
+}
+
+/** What nobody has confirmed may be behind the figure. */
+function AssumedBehind({ pointId }: { readonly pointId: string }) {
+  const { project } = useProject();
+  const count = project.assessment.drivePoints.find((p) => p.drivePointId === pointId)?.assumedEntries ?? 0;
+  const tag = findPoint(project.specification, pointId)?.tag;
+  return (
+    count > 0 && (
+      <p className="mt-2 border-l-4 border-dashed border-tight bg-card p-2">
+        <span className="font-semibold">Assumed</span>: {count} {count === 1 ? "entry" : "entries"} of {tag}, not
+        confirmed; the figure may rest on them. They stand on its bench under Entries.
+      </p>
+    )
   );
 }
 

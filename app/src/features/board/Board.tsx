@@ -207,7 +207,8 @@ function LineupBoard({
   }, []);
 
   const bus = specification.distribution.buses.find((b) => b.id === lineup.busId);
-  const fault = assessment.supply?.buses.find((b) => b.busId === lineup.busId)?.largestFaultKa;
+  const found = assessment.supply?.buses.find((b) => b.busId === lineup.busId);
+  const fault = found?.breakingKa ?? found?.largestFaultKa;
   return (
     // Lineups out of sight are neither laid out nor painted: of a large plant they were most of the work after an edit.
     <section

@@ -125,6 +125,14 @@ export function columnsOf(
     figure("thdiPct", "THDi", "%", "supply", units),
     figure("yearKwh", "Energy of a year", "kWh", "energy", units),
     {
+      id: "assumed",
+      name: "Assumed entries",
+      unit: "",
+      part: "checks",
+      text: (r) => (r.figures?.assumedEntries ? String(r.figures.assumedEntries) : "–"),
+      order: (r) => r.figures?.assumedEntries ?? 0,
+    },
+    {
       id: "verdict",
       name: "Verdict",
       unit: "",
@@ -157,6 +165,7 @@ export const usualColumns: readonly string[] = [
   "converter",
   "siteCurrentA",
   "lineCurrentA",
+  "assumed",
   "verdict",
 ];
 

@@ -65,7 +65,12 @@ export function PlantPage({
           <ChoiceField label="Bus" value={s.pcc.busId} choices={buses} onCommit={(busId) => pcc({ busId })} />
           <Entries of={fields.CommonCoupling} value={s.pcc} keys={["maximumDemandKva"]} change={pcc} />
           <dl className="mt-2 grid grid-cols-[1fr_auto] gap-x-4 gap-y-1 border-l-4 border-plum bg-card p-2">
-            <dt>Fault current, largest / least</dt>
+            <dt>
+              I_sc for distortion, largest / least
+              <span className="block text-[12px] text-soft">
+                no voltage factor, no motors: apparatus is judged by the faults of the diagram
+              </span>
+            </dt>
             <dd className="font-mono">
               {supply
                 ? coupling?.largestFaultKa == null || coupling.leastFaultKa == null

@@ -2,7 +2,21 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { CartesianGrid, ComposedChart, Line, ReferenceDot, ReferenceLine, XAxis, YAxis } from "recharts";
 import { api, type TimeCurrent as Picture } from "../../api/client";
-import { amber, bench, blue, ink, plum, red, rule, soft, tick, tickText, xTitle, yTitle } from "../../charts/axes";
+import {
+  amber,
+  bench,
+  blue,
+  ink,
+  plum,
+  red,
+  rule,
+  sized,
+  soft,
+  tick,
+  tickText,
+  xTitle,
+  yTitle,
+} from "../../charts/axes";
 import { Frame, NumberTable } from "../../charts/Frame";
 import { Sheet } from "../../components/Sheet";
 import { n } from "../../lib/format";
@@ -58,7 +72,7 @@ export function TimeCurrent({ pointId }: { readonly pointId: string }) {
           <strong>{c.name}</strong>: at {n(c.currentA, 3)} A, {n(c.timeS, 2)} s
         </p>
       ))}
-      <Drawn picture={picture} width={bench.width} height={290} />
+      <Drawn picture={picture} height={290} />
       {wide && (
         <Sheet title="Protection over time" onClose={() => setWide(false)} size="full">
           <Drawn picture={picture} width={1090} height={470} />
@@ -74,7 +88,7 @@ function Drawn({
   height,
 }: {
   readonly picture: Picture;
-  readonly width: number;
+  readonly width?: number;
   readonly height: number;
 }) {
   const points = picture.curves.flatMap((c) => c.points);
@@ -95,7 +109,7 @@ function Drawn({
         />
       }
     >
-      <ComposedChart width={width} height={height} margin={{ ...bench.margin, top: 18 }} accessibilityLayer={false}>
+      <ComposedChart {...sized(width, height)} margin={{ ...bench.margin, top: 18 }} accessibilityLayer={false}>
         <CartesianGrid stroke={rule} />
         <XAxis
           dataKey="currentA"

@@ -9,7 +9,7 @@ import { CandidateSearch } from "../board/CandidateSearch";
 import { rows, validSelection, type Row, type Selection } from "../board/selection";
 import { useBoardActions } from "../board/useBoardActions";
 import { UnitsContext, unitsOf, useUnits } from "../../fields/useUnits";
-import { Bench } from "../bench/Bench";
+import { Bench, type ChosenPage } from "../bench/Bench";
 import { Beside } from "../bench/Beside";
 import { Ledger } from "../ledger/Ledger";
 import { focusWhenThere } from "../../lib/focusWhenThere";
@@ -101,6 +101,7 @@ const Workplace = memo(function Workplace() {
   const [reason, setReason] = useState<CheckKey>();
   const [method, setMethod] = useState<string>();
   const [isBenchOpen, setBenchOpen] = useState(false);
+  const [benchPage, setBenchPage] = useState<ChosenPage>();
   const main = useRef<HTMLElement>(null);
   const selection = validSelection(project.specification, wanted);
   const go = useCallback(
@@ -224,6 +225,8 @@ const Workplace = memo(function Workplace() {
             view === "board" && (
               <Bench
                 selection={selection}
+                chosen={benchPage}
+                onChosen={setBenchPage}
                 onReason={setReason}
                 onLeave={() => {
                   setBenchOpen(false);

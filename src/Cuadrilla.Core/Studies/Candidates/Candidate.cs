@@ -24,6 +24,9 @@ public sealed record Candidate
     /// <summary>True when nothing fails, but its size can't be judged yet.</summary>
     public required bool NeedsData { get; init; }
 
+    // Whatever its size: not lawful here, or not made for what it would feed. It is the nearest to nothing.
+    internal bool IsRefused { get; init; }
+
     /// <summary>Why it fits or not, the nearest limit first.</summary>
     public required string Reason { get; init; }
 

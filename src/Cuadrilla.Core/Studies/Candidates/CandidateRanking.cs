@@ -52,7 +52,7 @@ public static class CandidateRanking
     /// <summary>One motor, judged.</summary>
     internal static Candidate MotorOf(DrivePointInput input, EngineeringData data, MotorItem item, IReadOnlyList<ConverterAtSite> usual)
     {
-        var model = Build(input, data, input.DrivePoint with { Motor = WithItem(input.DrivePoint.Motor, item) });
+        var model = Build(input, data, WithMotor(input.DrivePoint, item));
         return Judge(
             model,
             MotorChecks.Of(model),
@@ -114,6 +114,31 @@ public static class CandidateRanking
         return current with { ItemId = item.Id, Cooling = cooling, InsulatedBearing = true };
     }
 
+    /// <summary>
+    /// The drive point with that motor as it is bought for a converter: an insulated bearing, and from where common-mode currents are
+    /// large as well an earthing ring at its shaft, unless cores or a ring are there.
+    /// </summary>
+    /// <param name="point">The drive point as it is.</param>
+    /// <param name="item">The motor.</param>
+    /// <param name="reason">Why this one; null keeps what was said.</param>
+    public static DrivePoint WithMotor(DrivePoint point, MotorItem item, string? reason = null)
+    {
+        ArgumentNullException.ThrowIfNull(point);
+        ArgumentNullException.ThrowIfNull(item);
+        var (choice, now) = (WithItem(point.Motor, item), point.Interference);
+        return point with
+        {
+            Motor = reason is null ? choice : choice with { Reason = reason },
+            Interference = WantsRing(point, item) ? now with { ShaftRing = true } : now,
+        };
+    }
+
+    // True where a motor that is put on a drive point comes with an earthing ring at its shaft.
+    private static bool WantsRing(DrivePoint point, MotorItem item) => item.Plate.RatedPowerW / 1e3 > BearingCheck.BothFromKw
+            && point is { Interference: { ShaftRing: false, CommonModeCores: false } }
+            && point.Converter is ConverterChoice.NotChosen or ConverterChoice.FromCatalogue or ConverterChoice.OfGroup
+            && (point.Motor as MotorChoice.FromCatalogue)?.ItemId != item.Id;
+
     /// <summary>The choice with which a converter is judged, and which choosing it puts in place: settings of the present choice.</summary>
     public static ConverterChoice.FromCatalogue WithItem(ConverterChoice now, ConverterItem item)
     {
@@ -172,6 +197,7 @@ public static class CandidateRanking
             .ThenBy(c => c.Fits && special(c.ItemId))
             .ThenBy(c => c.Fits && c.LifetimeCost is null)
             .ThenByDescending(c => c.NeedsData)
+            .ThenBy(c => c.IsRefused)
             .ThenBy(c => c.Fits || c.NeedsData ? c.LifetimeCost ?? c.PriceIndex : Math.Abs(Math.Log(Math.Max(c.UsagePct, 1e-3) / 100)))
             .ThenBy(c => c.ItemId, StringComparer.Ordinal),
     ];
@@ -214,6 +240,7 @@ public static class CandidateRanking
             RatedCurrentA = currentA,
             Fits = fits,
             NeedsData = needsData,
+            IsRefused = refusal.Length > 0,
             Reason = reason,
             UsagePct = worst is null || (!forMotor && mismatch.Length > 0) ? 0 : Usage(worst),
             YearKwh = kwh,

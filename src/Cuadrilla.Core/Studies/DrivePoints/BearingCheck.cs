@@ -15,8 +15,8 @@ internal static class BearingCheck
     private const string Id = "motor.bearings";
     private const string Title = "Motor, bearing currents";
 
-    // From here on circulating and common-mode currents are both large enough to want a remedy each.
-    private const double BothFromKw = 350;
+    /// <summary>Rated power from which circulating and common-mode currents are both large enough to want a remedy each, kW.</summary>
+    public const double BothFromKw = 350;
 
     // So many edges a second charge a shaft of any size.
     private const double HighSwitchingKhz = 8;

@@ -75,4 +75,7 @@ public sealed record DrivePointSummary(
 
     /// <summary>The same of its feeder; null also without a cable of its own.</summary>
     public double? FeederM { get; init; }
+
+    /// <summary>Entries that stand as usual values which nobody has confirmed.</summary>
+    public int AssumedEntries { get; init; }
 }
