@@ -50,7 +50,8 @@ test("an empty plant says what comes next in each stage and proposes usual value
   await expect(page.getByRole("columnheader", { name: /Assumed entries/ })).toBeVisible();
   const heads = await page.getByRole("columnheader").allInnerTexts();
   const counted = page.getByRole("row", { name: /DP-01/ }).locator("th, td");
-  await expect(counted.nth(heads.findIndex((h) => h.startsWith("Assumed entries")))).toHaveText(/^[1-9]\d*$/);
+  const first = 1; // The row's own head stands before them.
+  await expect(counted.nth(first + heads.findIndex((h) => h.startsWith("Assumed entries")))).toHaveText(/^[1-9]\d*$/);
   await page.keyboard.press("Alt+2");
   await cell(page, "DP-01", "motor").click();
   await page
