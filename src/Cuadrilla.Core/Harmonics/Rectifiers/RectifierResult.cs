@@ -19,10 +19,10 @@ public abstract record RectifierResult
         public LineCurrent PhaseA => Phases[0];
 
         /// <summary>The phase with the largest total harmonic distortion.</summary>
-        public LineCurrent WorstPhase => Phases.MaxBy(p => p.ThdiPct)!;
+        public LineCurrent WorstPhase => First(p => p.ThdiPct);
 
         /// <summary>The phase with the largest rms current.</summary>
-        public LineCurrent LoadedPhase => Phases.MaxBy(p => p.RmsA)!;
+        public LineCurrent LoadedPhase => First(p => p.RmsA);
 
         /// <summary>Its name: A, B or C; empty where all carry the same or there is only one.</summary>
         public string LoadedPhaseName => Phases.Count < 3 || IsBalanced
@@ -30,7 +30,16 @@ public abstract record RectifierResult
             : "ABC".Substring(Phases.ToList().IndexOf(LoadedPhase), 1);
 
         /// <summary>True when three phases carry the same.</summary>
-        public bool IsBalanced => Phases.Count == 3 && Phases.Max(p => p.RmsA) - Phases.Min(p => p.RmsA) < 1e-6 * Phases[0].RmsA;
+        public bool IsBalanced => Phases.Count == 3 && Phases.Max(p => p.RmsA) - Phases.Min(p => p.RmsA) < Alike * Phases[0].RmsA;
+
+        private const double Alike = 1e-6;
+
+        // Where two phases carry the same, rounding does not choose between them: their power factors may differ.
+        private LineCurrent First(Func<LineCurrent, double> of)
+        {
+            var largest = Phases.Max(of);
+            return Phases.First(p => of(p) >= (1 - Alike) * largest);
+        }
     }
 
     /// <summary>A one-cycle steady state of the circuit.</summary>
@@ -100,8 +109,11 @@ public sealed record LineCurrent(
     /// <summary>Rms of the fundamental, A.</summary>
     public double FundamentalA => Orders[0].Magnitude;
 
-    /// <summary>Total harmonic distortion of the current, orders 2 to 50, per cent of the fundamental.</summary>
-    public double ThdiPct { get; } = Orders[0].Magnitude <= 0 ? 0
+    // What is left of a current that does not flow is the rounding of its solver, and so would be its distortion.
+    private const double NothingA = 1e-6;
+
+    /// <summary>Total harmonic distortion of the current, orders 2 to 50, per cent of the fundamental; 0 where nothing flows.</summary>
+    public double ThdiPct { get; } = Orders[0].Magnitude <= 0 || RmsA < NothingA ? 0
         : 100 * Math.Sqrt(Orders.Skip(1).Sum(i => (i.Real * i.Real) + (i.Imaginary * i.Imaginary))) / Orders[0].Magnitude;
 }
 
