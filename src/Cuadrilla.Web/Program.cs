@@ -1,4 +1,5 @@
 using System.IO.Compression;
+using System.Net.Sockets;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Base;
@@ -40,7 +41,13 @@ if (args is ["stand-ins"])
 // Settings stand beside the program, wherever it is started from.
 var builder = WebApplication.CreateSlimBuilder(new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory });
 builder.Services.AddOptions<ServerOptions>().Bind(builder.Configuration).ValidateDataAnnotations().ValidateOnStart();
-var options = builder.Configuration.Get<ServerOptions>() ?? new ServerOptions();
+var (options, wrong) = StatedOptions.Read(builder.Configuration);
+if (options is null)
+{
+    Console.Error.WriteLine(wrong);
+    return 2;
+}
+
 var open = ListenAddresses.Open(builder.Configuration);
 if (options.Proxy.Count == 0 && open.FirstOrDefault(o => !o.IsSecure) is { } bare)
 {
@@ -182,6 +189,13 @@ catch (IOException problem) when (problem.InnerException is AddressInUseExceptio
 {
     Console.Error.WriteLine($"{problem.Message} Another program listens there, perhaps another Cuadrilla: stop it, or name another port "
         + "by CUADRILLA_PORT.");
+    return 2;
+}
+catch (SocketException problem)
+{
+    // An address that this machine does not have, a port that its owner keeps for others.
+    Console.Error.WriteLine($"Cuadrilla can't listen on {string.Join(", ", ListenAddresses.Named(builder.Configuration))}: "
+        + $"{problem.Message}.");
     return 2;
 }
 

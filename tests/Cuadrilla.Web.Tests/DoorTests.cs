@@ -148,6 +148,35 @@ public sealed class DoorTests(WebHost host) : IClassFixture<WebHost>
         Assert.DoesNotContain("   at ", said, StringComparison.Ordinal);
     }
 
+    [Theory]
+    [InlineData("--urls garbage", "'garbage' is no address to listen on; allowed: http://NAME:PORT")]
+    [InlineData("--urls http://127.0.0.1:99999", "'http://127.0.0.1:99999' is no address to listen on")]
+    [InlineData("--http_ports 80,81", "'80,81' of --http_ports is no port; allowed: 0 to 65535")]
+    [InlineData("--urls https://127.0.0.1:0", "https://127.0.0.1:0 wants a certificate: --certificate FILE and --certificateKey FILE")]
+    [InlineData("--urls https://0.0.0.0:0 --certificate {folder}/none.pem", "wants its key: --certificateKey FILE")]
+    [InlineData("--urls https://0.0.0.0:0 --certificate {folder}/none.pem --certificateKey {folder}/none.pem",
+        "can't be used: Could not find file")]
+    [InlineData("--urls https://0.0.0.0:0 --certificate {folder}/cuadrilla.db --certificateKey {folder}/cuadrilla.db",
+        "two PEM files that go together")]
+    [InlineData("--urls http://127.0.0.1:0 --proxy:0 nonsense", "'nonsense' of --proxy is no address; allowed: the IP address")]
+    [InlineData("--urls http://127.0.0.1:0 --hosts:0 x/y", "'x/y' of --hosts is no name of a machine; allowed: a name or an IP address")]
+    [InlineData("--urls http://127.0.0.1:0 --largestMB 0", "LargestMB")]
+    [InlineData("--urls http://127.0.0.1:0 --largestMB much", "'much'")]
+    [InlineData("--urls http://203.0.113.7:0 --proxy:0 127.0.0.1 --hosts:0 plant-server", "user add NAME administrator")]
+    public async Task What_it_can_not_be_told_is_said_in_a_line(string told, string says)
+    {
+        var options = told.Replace("{folder}", host.Folder, StringComparison.Ordinal).Split(' ');
+        using var server = Process.Start(new ProcessStartInfo("dotnet",
+            [typeof(Program).Assembly.Location, "--data", host.Folder, .. options]) { RedirectStandardError = true })!;
+        await server.WaitForExitAsync(TestContext.Current.CancellationToken)
+            .WaitAsync(TimeSpan.FromSeconds(30), TestContext.Current.CancellationToken);
+        Assert.Equal(2, server.ExitCode);
+        var said = await server.StandardError.ReadToEndAsync(TestContext.Current.CancellationToken);
+        Assert.Contains(says, said, StringComparison.Ordinal);
+        Assert.DoesNotContain("   at ", said, StringComparison.Ordinal);
+        Assert.Single(said.Split('\n', StringSplitOptions.RemoveEmptyEntries));
+    }
+
     private static void Says(HttpResponseMessage answer)
     {
         string Header(string name) => answer.Headers.TryGetValues(name, out var values) ? string.Join(',', values) : string.Empty;

@@ -1,6 +1,7 @@
 using System.Diagnostics;
 using System.Net;
 using System.Net.Http.Json;
+using System.Net.Sockets;
 using System.Security.Cryptography;
 using System.Security.Cryptography.X509Certificates;
 using System.Text.Json.Nodes;
@@ -35,6 +36,40 @@ public sealed class ServedTests : IDisposable
             Assert.Contains("./cuadrilla user add NAME administrator", said, StringComparison.Ordinal);
             Assert.DoesNotContain("   at ", said, StringComparison.Ordinal);
         }
+    }
+
+    [Theory]
+    [InlineData("https://0.0.0.0:0", false, "State the names by which they reach it: --hosts:0 plant-server")]
+    [InlineData("https://203.0.113.7:0", true, "can't listen on https://203.0.113.7:0: ")]
+    public async Task Where_it_would_reach_nobody_it_is_not_served(string url, bool isNamed, string says)
+    {
+        await AddAdministratorAsync();
+        var (certificate, key) = Certificate();
+        using var server = Process.Start(new ProcessStartInfo("dotnet",
+            [typeof(Program).Assembly.Location, "--data", folder, "--urls", url, "--certificate", certificate, "--certificateKey", key,
+                .. isNamed ? new[] { "--hosts:0", "plant-server" } : []]) { RedirectStandardError = true, RedirectStandardOutput = true })!;
+        await EndsSaying(server, says);
+    }
+
+    [Fact]
+    public async Task A_port_that_another_has_is_said_in_a_line()
+    {
+        using var other = new TcpListener(IPAddress.Loopback, 0);
+        other.Start();
+        using var server = Process.Start(new ProcessStartInfo("dotnet",
+            [typeof(Program).Assembly.Location, "--data", folder, "--urls", $"http://127.0.0.1:{((IPEndPoint)other.LocalEndpoint).Port}"])
+            { RedirectStandardError = true, RedirectStandardOutput = true })!;
+        await EndsSaying(server, "Another program listens there");
+    }
+
+    // In one line, and in no other.
+    private static async Task EndsSaying(Process server, string says)
+    {
+        await server.WaitForExitAsync(Stop).WaitAsync(TimeSpan.FromSeconds(60), Stop);
+        Assert.Equal(2, server.ExitCode);
+        var lines = (await server.StandardError.ReadToEndAsync(Stop) + await server.StandardOutput.ReadToEndAsync(Stop))
+            .Split('\n', StringSplitOptions.RemoveEmptyEntries);
+        Assert.Contains(says, Assert.Single(lines), StringComparison.Ordinal);
     }
 
     [Fact]

@@ -22,14 +22,42 @@ internal static class ListenAddresses
             }
         }
 
-        var named = (configuration["urls"] ?? string.Empty)
-            .Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
-            .Concat(configuration.GetSection("Kestrel:Endpoints").GetChildren().Select(e => e["Url"] ?? string.Empty)
-                .Where(u => u.Length > 0));
-        open.AddRange(named.Where(url => !IsLoopback(BindingAddress.Parse(url)))
-            .Select(url => new OpenAddress(url, url.StartsWith("https:", StringComparison.OrdinalIgnoreCase))));
+        open.AddRange(Named(configuration).Where(url => Parsed(url) is not { } address || !IsLoopback(address))
+            .Select(url => new OpenAddress(url, IsHttps(url))));
         return open;
     }
+
+    /// <summary>All addresses that are stated, as they are written.</summary>
+    public static IEnumerable<string> Named(IConfiguration configuration) => (configuration["urls"] ?? string.Empty)
+        .Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
+        .Concat(Endpoints(configuration).Select(e => e["Url"] ?? string.Empty).Where(u => u.Length > 0));
+
+    /// <summary>An address; null where it is none.</summary>
+    public static BindingAddress? Parsed(string url)
+    {
+        try
+        {
+            return BindingAddress.Parse(url) is var address && address.Port is >= 0 and <= 65535 ? address : null;
+        }
+        catch (FormatException)
+        {
+            return null;
+        }
+    }
+
+    /// <summary>The first address with TLS for which no certificate is stated; null where there is none.</summary>
+    public static string? WantsCertificate(IConfiguration configuration) =>
+        configuration["Kestrel:Certificates:Default:Path"] is { Length: > 0 }
+        || configuration["Kestrel:Certificates:Default:Subject"] is { Length: > 0 }
+            ? null
+            : Named(configuration).Except(Endpoints(configuration).Where(e => e.GetSection("Certificate").Exists()).Select(e => e["Url"]))
+                .FirstOrDefault(url => IsHttps(url!))
+                ?? (configuration["https_ports"] is { Length: > 0 } ports ? $"https on port {ports}" : null);
+
+    private static IEnumerable<IConfigurationSection> Endpoints(IConfiguration configuration) =>
+        configuration.GetSection("Kestrel:Endpoints").GetChildren();
+
+    private static bool IsHttps(string url) => url.StartsWith("https:", StringComparison.OrdinalIgnoreCase);
 
     private static bool IsLoopback(BindingAddress address) =>
         address.IsUnixPipe || address.IsNamedPipe || string.Equals(address.Host, "localhost", StringComparison.OrdinalIgnoreCase)

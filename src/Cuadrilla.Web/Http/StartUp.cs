@@ -19,15 +19,21 @@ internal static class StartUp
         {
             var database = app.Services.GetRequiredService<Database>();
             database.Migrate();
+            var options = app.Services.GetRequiredService<IOptions<ServerOptions>>().Value;
             if (isServed && !app.Services.GetRequiredService<AccountStore>().HasAny())
             {
                 return "Cuadrilla is not served to others without accounts: whoever reached it could change everything. "
                     + "Make the first administrator: ./cuadrilla user add NAME administrator --data DIR.";
             }
 
+            if (isServed && options.Hosts.Count == 0)
+            {
+                return "Cuadrilla answers to no name but this machine's own, so that others would be refused. "
+                    + "State the names by which they reach it: --hosts:0 plant-server.";
+            }
+
             app.Lifetime.ApplicationStopped.Register(() => Settle(database));
-            if (app.Services.GetRequiredService<IOptions<ServerOptions>>().Value.Demo && app.Services.GetRequiredService<ProjectStore>()
-                .List().Count == 0)
+            if (options.Demo && app.Services.GetRequiredService<ProjectStore>().List().Count == 0)
             {
                 using var scope = app.Services.CreateScope();
                 foreach (var key in DemoPlant.Keys.Reverse())
