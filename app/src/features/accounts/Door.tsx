@@ -41,7 +41,7 @@ export function Door({ children }: { readonly children: ReactNode }) {
   };
   if (isOut && !worked?.name) {
     return (
-      <main className="mx-auto mt-24 w-[340px] rounded border border-rule bg-panel p-5">
+      <main className="relative top-24 mx-auto w-[340px] rounded border border-rule bg-panel p-5">
         <h1 className="text-[22px] font-bold text-plum">Cuadrilla</h1>
         <p className="mb-4 text-soft">Drive lineups for plants: choose, prove, document.</p>
         <SignIn onDone={onDone} />

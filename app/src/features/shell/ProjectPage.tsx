@@ -238,35 +238,39 @@ const Workplace = memo(function Workplace() {
           isOpen={isBenchOpen}
           onOpen={setBenchOpen}
         >
-          <main ref={main} className="h-full min-w-0 overflow-auto outline-none" tabIndex={-1}>
+          <main ref={main} className="flex h-full min-w-0 flex-col overflow-auto outline-none" tabIndex={-1}>
             <NextStepLine stage={stages.find((s) => s.key === stageKey)?.name ?? ""} onDo={onStep} />
-            <Suspense fallback={<Loading what="page" />}>
-              {view === "board" && (
-                <Board
-                  selection={selection}
-                  onSelect={setWanted}
-                  onSearch={setSearch}
-                  onReason={setReason}
-                  onOpen={openBench}
-                  onTemplates={() => setSheet("templates")}
-                />
-              )}
-              {view === "plant" && <PlantPage onReason={setReason} onCell={toCell} />}
-              {view === "harmonics" && <HarmonicsPage onReason={setReason} />}
-              {view === "interference" && <InterferencePage onReason={setReason} />}
-              {view === "signals" && <SignalsPage onReason={setReason} />}
-              {view === "cabinets" && <CabinetsPage onReason={setReason} onCell={toCell} />}
-              {view === "supplies" && <SuppliesPage onReason={setReason} onCell={toCell} />}
-              {view === "energy" && <EnergyPage onCell={(point) => toCell({ point, row: "load", columns: [point] })} />}
-              {view === "field" && <FieldPage selection={selection} onSelect={setWanted} onCell={toCell} />}
-              {view === "list" && <ListPage onCell={(point) => toCell({ point, row: "load", columns: [point] })} />}
-              {view === "schedules" && (
-                <SchedulesPage onCell={(point, row) => toCell({ point, row, columns: [point] })} />
-              )}
-              {view === "commissioning" && <CommissioningPage onCell={toCell} />}
-              {view === "sheets" && <SheetsPage />}
-              {view === "history" && <HistoryPage />}
-            </Suspense>
+            <div className="min-h-0 flex-1">
+              <Suspense fallback={<Loading what="page" />}>
+                {view === "board" && (
+                  <Board
+                    selection={selection}
+                    onSelect={setWanted}
+                    onSearch={setSearch}
+                    onReason={setReason}
+                    onOpen={openBench}
+                    onTemplates={() => setSheet("templates")}
+                  />
+                )}
+                {view === "plant" && <PlantPage onReason={setReason} onCell={toCell} />}
+                {view === "harmonics" && <HarmonicsPage onReason={setReason} />}
+                {view === "interference" && <InterferencePage onReason={setReason} />}
+                {view === "signals" && <SignalsPage onReason={setReason} />}
+                {view === "cabinets" && <CabinetsPage onReason={setReason} onCell={toCell} />}
+                {view === "supplies" && <SuppliesPage onReason={setReason} onCell={toCell} />}
+                {view === "energy" && (
+                  <EnergyPage onCell={(point) => toCell({ point, row: "load", columns: [point] })} />
+                )}
+                {view === "field" && <FieldPage selection={selection} onSelect={setWanted} onCell={toCell} />}
+                {view === "list" && <ListPage onCell={(point) => toCell({ point, row: "load", columns: [point] })} />}
+                {view === "schedules" && (
+                  <SchedulesPage onCell={(point, row) => toCell({ point, row, columns: [point] })} />
+                )}
+                {view === "commissioning" && <CommissioningPage onCell={toCell} />}
+                {view === "sheets" && <SheetsPage />}
+                {view === "history" && <HistoryPage />}
+              </Suspense>
+            </div>
           </main>
         </Beside>
       </div>
