@@ -94,7 +94,7 @@ test("a lineup is added, named, hung from another bus and removed", async ({ pag
   await sheet.getByLabel("Hangs from").selectOption({ label: "workshop board, 400 V" });
   await page.keyboard.press("Escape");
   const lineup = page.getByRole("region", { name: "Lineup L3 Deep well" });
-  await expect(lineup).toContainText("workshop board · 10.2 kA");
+  await expect(lineup).toContainText("workshop board · 12.0 kA");
   await lineup.getByRole("button", { name: "Edit lineup L3" }).click();
   await sheet.getByRole("button", { name: "Remove lineup" }).click();
   await expect(lineup).toHaveCount(0);

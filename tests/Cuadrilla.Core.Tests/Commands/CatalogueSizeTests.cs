@@ -1,3 +1,5 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Assessment;
 using Cuadrilla.Core.Base;
@@ -64,6 +66,35 @@ public sealed class CatalogueSizeTests
         var smaller = Assert.IsType<CommandOutcome.Done>(new UseTransformerSize(id, "eu", below.RatedKva).On(Tiles, Studies));
         Assert.NotEqual(Verdict.Holds, Loading(smaller.After, id));
         Assert.Equal(Tiles.Distribution.Transformers[0].VectorGroup, chosen.VectorGroup);
+    }
+
+    // A pump of the water works across the line, where no more than a small dip is allowed: its transformer carries it sooner than it
+    // starts it.
+    [Fact]
+    public void What_a_larger_size_would_mend_is_told_and_is_mended_by_it()
+    {
+        var works = DemoPlant.Read(Data, "tarn-hollow");
+        var strict = works with
+        {
+            Scenarios = [works.Scenarios[0]],
+            Overrides = [.. works.Overrides, new DefaultOverride("dip-motor-bus-pct", 7, "controls drop out")],
+        };
+        var plant = Assert.IsType<CommandOutcome.Done>(new FeedBy(["bw-1"], FeedWay.AcrossTheLine).On(strict, Studies)).After;
+        var done = Assert.IsType<CommandOutcome.Done>(new UseTransformerSize("t2", "us", null).On(plant, Studies));
+        Assert.Equal(2, done.Notes.Count);
+        var told = Regex.Match(done.Notes[1], @"^(\d+) kVA would also end: Dip at start, BW-1");
+        Assert.True(told.Success, done.Notes[1]);
+        var kva = double.Parse(told.Groups[1].Value, CultureInfo.InvariantCulture);
+        Assert.Equal(Verdict.Fails, Dip(done.After));
+        foreach (var size in Data.Transformers.Single(s => s.Key == "us").Sizes.Where(s => s.RatedKva > Kva(done.After) && s.RatedKva <= kva))
+        {
+            var larger = Assert.IsType<CommandOutcome.Done>(new UseTransformerSize("t2", "us", size.RatedKva).On(plant, Studies)).After;
+            Assert.Equal(size.RatedKva < kva, Dip(larger) == Verdict.Fails);
+        }
+
+        static double Kva(PlantSpecification plant) => plant.Distribution.Transformers.Single(t => t.Id == "t2").RatedKva;
+        static Verdict Dip(PlantSpecification plant) =>
+            Studies.Run(plant).Checks.Single(c => c.Id == "supply.start-dip" && c.DrivePointId == "bw-1").Verdict;
     }
 
     [Fact]
