@@ -193,6 +193,11 @@ public sealed record DrivePointSheet(
             ? $"{ItemText.Motor(motor)} {ItemText.Power(motor)}, {motor.Poles}-pole, {motor.Frame}, {Text.N(motor.Plate.RatedCurrentA)} "
                 + $"A, {Text.N(motor.Plate.RatedSpeedRpm)} rpm"
             : "not chosen");
+        foreach (var line in MotorOptionLines.Of(point))
+        {
+            yield return line;
+        }
+
         if (point.Motor is MotorChoice.FromCatalogue { Reason.Length: > 0 } chosen)
         {
             yield return new SheetLine("Reason for the motor", chosen.Reason);
@@ -222,6 +227,11 @@ public sealed record DrivePointSheet(
             if (model.Filter is { } filter)
             {
                 yield return new SheetLine("Output filter", filter.Name);
+            }
+
+            if (point.Interference.CommonModeCores)
+            {
+                yield return new SheetLine("Common-mode cores", "around the three phases at the output");
             }
 
             if (model.Converter is { Item.OwnCatalogue.Length: > 0 } own)
