@@ -56,7 +56,8 @@ public abstract record CommandOutcome
 
     /// <summary>Nothing could be done, for many reasons: the first of them, and how many more.</summary>
     internal static CommandOutcome Not(string field, IReadOnlyList<string> reasons) => Not(field,
-        string.Join(" ", reasons.Take(MostReasons)) + (reasons.Count > MostReasons ? $" And {reasons.Count - MostReasons} more." : string.Empty));
+        string.Join(" ", reasons.Take(MostReasons))
+        + (reasons.Count > MostReasons ? $" And {reasons.Count - MostReasons} more." : string.Empty));
 
     internal static CommandOutcome Unknown(string field, string what, string? key) =>
         new Refused(InputProblem.Of("/" + field, what, key is null ? "absent" : $"'{key}'", "a key of this plant"));

@@ -9,7 +9,8 @@ namespace Cuadrilla.Core.Commands;
 /// <summary>A standard size for a transformer: rating, impedance, losses and cooling.</summary>
 /// <param name="ElementId">Which transformer.</param>
 /// <param name="Series">Key of the series of sizes.</param>
-/// <param name="RatedKva">Size, kVA; open: the smallest that carries its load in every scenario; what a larger one would mend is told.</param>
+/// <param name="RatedKva">Size, kVA; open: the smallest that carries its load in every scenario; what a larger one
+/// would mend, and bring, is told.</param>
 public sealed record UseTransformerSize(string ElementId, string Series, double? RatedKva) : PlantCommand
 {
     // Below it there is no load to size by: the least size would hold, and mean nothing.
@@ -84,28 +85,32 @@ public sealed record UseTransformerSize(string ElementId, string Series, double?
                 + "transformers.");
     }
 
-    // What fails behind it for want of a stiffer supply, and the first larger size that ends some of it.
+    // What fails behind it for want of a stiffer supply, the first larger size with which some of it holds, and what fails with that: a
+    // larger one feeds faults better too.
     private static IEnumerable<string> Stiffer(PlantSpecification plant, Transformer transformer, TransformerSeries series,
         TransformerSize chosen, IPlantStudies studies)
     {
-        var fails = Weak(With(plant, transformer, series, chosen), studies);
+        var now = studies.Run(With(plant, transformer, series, chosen)).Checks;
+        List<Check> fails = [.. now.Where(c => c.Verdict == Verdict.Fails && OfWeakSupply.Contains(c.Id))];
         foreach (var size in series.Sizes.Where(s => s.RatedKva > chosen.RatedKva).Take(fails.Count == 0 ? 0 : MostLarger))
         {
-            var left = Weak(With(plant, transformer, series, size), studies).Select(KeyOf).ToHashSet();
-            List<Check> ended = [.. fails.Where(f => !left.Contains(KeyOf(f)))];
+            var then = studies.Run(With(plant, transformer, series, size)).Checks;
+            var held = then.Where(c => c.Verdict is Verdict.Holds or Verdict.Tight).Select(KeyOf).ToHashSet();
+            List<Check> ended = [.. fails.Where(f => held.Contains(KeyOf(f)))];
             if (ended.Count > 0)
             {
-                var named = ended.Take(MostNamed).Select(c => c.DrivePointId.Length == 0 ? c.Title
-                    : $"{c.Title}, {plant.Tags([c.DrivePointId])}");
-                yield return $"{Text.N(size.RatedKva)} kVA would also end: {string.Join("; ", named)}"
-                    + (ended.Count > MostNamed ? $"; and {ended.Count - MostNamed} more." : ".");
+                var failed = now.Where(c => c.Verdict == Verdict.Fails).Select(KeyOf).ToHashSet();
+                List<Check> brought = [.. then.Where(c => c.Verdict == Verdict.Fails && !failed.Contains(KeyOf(c)))];
+                yield return $"{Text.N(size.RatedKva)} kVA would also end: {Named(ended, plant)}."
+                    + (brought.Count > 0 ? $" It would bring: {Named(brought, plant)}." : string.Empty);
                 yield break;
             }
         }
     }
 
-    private static List<Check> Weak(PlantSpecification plant, IPlantStudies studies) =>
-        [.. studies.Run(plant).Checks.Where(c => c.Verdict == Verdict.Fails && OfWeakSupply.Contains(c.Id))];
+    private static string Named(List<Check> checks, PlantSpecification plant) => string.Join("; ", checks.Take(MostNamed)
+        .Select(c => c.DrivePointId.Length == 0 ? c.Title : $"{c.Title}, {plant.Tags([c.DrivePointId])}"))
+        + (checks.Count > MostNamed ? $"; and {checks.Count - MostNamed} more" : string.Empty);
 
     private static (string, string, string) KeyOf(Check check) => (check.Id, check.DrivePointId, check.ElementId);
 

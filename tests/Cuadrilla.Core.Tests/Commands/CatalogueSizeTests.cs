@@ -86,11 +86,26 @@ public sealed class CatalogueSizeTests
         Assert.True(told.Success, done.Notes[1]);
         var kva = double.Parse(told.Groups[1].Value, CultureInfo.InvariantCulture);
         Assert.Equal(Verdict.Fails, Dip(done.After));
-        foreach (var size in Data.Transformers.Single(s => s.Key == "us").Sizes.Where(s => s.RatedKva > Kva(done.After) && s.RatedKva <= kva))
+        var sizes = Data.Transformers.Single(s => s.Key == "us").Sizes;
+        foreach (var size in sizes.Where(s => s.RatedKva > Kva(done.After) && s.RatedKva <= kva))
         {
             var larger = Assert.IsType<CommandOutcome.Done>(new UseTransformerSize("t2", "us", size.RatedKva).On(plant, Studies)).After;
             Assert.Equal(size.RatedKva < kva, Dip(larger) == Verdict.Fails);
         }
+
+        // Switchgear that stands what the size that carries the load feeds into a fault, and no more, would not stand it.
+        var bus = plant.BusOfDrivePoints()["bw-1"].Id;
+        var faultKa = Studies.Run(done.After).Checks.Single(c => c.Id == "supply.fault-level" && c.ElementId == bus).Figure.Value;
+        var weak = plant with
+        {
+            Distribution = plant.Distribution with
+            {
+                Buses = [.. plant.Distribution.Buses.Select(b => b.Id == bus ? b with { WithstandKa = 1.01 * faultKa } : b)],
+            },
+        };
+        var warned = Assert.IsType<CommandOutcome.Done>(new UseTransformerSize("t2", "us", null).On(weak, Studies));
+        Assert.Contains("It would bring: Fault level of ", warned.Notes[1], StringComparison.Ordinal);
+        Assert.DoesNotContain("It would bring", done.Notes[1], StringComparison.Ordinal);
 
         static double Kva(PlantSpecification plant) => plant.Distribution.Transformers.Single(t => t.Id == "t2").RatedKva;
         static Verdict Dip(PlantSpecification plant) =>

@@ -216,10 +216,16 @@ public sealed class CommandTests
             Of(Done(new ChooseMotor(["dp-01"], item, string.Empty), plant), "dp-01").Interference.ShaftRing;
         Assert.False(Rings(large, "cage-4p-ie3-160"));
         Assert.False(Rings(Done(new FeedBy(["dp-01"], FeedWay.StarDelta), large), motor.Id));
-        Assert.False(Rings(Changed(large, "dp-01", p => p with { Interference = p.Interference with { CommonModeCores = true } }), motor.Id));
+        var withCores = Changed(large, "dp-01", p => p with { Interference = p.Interference with { CommonModeCores = true } });
+        Assert.False(Rings(withCores, motor.Id));
 
         // Taken back by hand it stays away while the motor stays.
-        Assert.False(Rings(Changed(sized.After, "dp-01", p => p with { Interference = p.Interference with { ShaftRing = false } }), motor.Id));
+        var without = Changed(sized.After, "dp-01", p => p with { Interference = p.Interference with { ShaftRing = false } });
+        Assert.False(Rings(without, motor.Id));
+
+        // Behind thyristors nothing asks for one.
+        var direct = Data.Motors.Values.First(m => m.Technology == MotorTechnology.DcSeparatelyExcited && m.Plate.RatedPowerW > 351e3);
+        Assert.False(Rings(large, direct.Id));
     }
 
     [Fact]

@@ -35,7 +35,8 @@ public sealed class LineDrawTests
     {
         var orders = new Complex[LineCurrent.HighestOrder];
         (orders[0], orders[4]) = (fundamentalA, fifthA);
-        return new LineCurrent(orders, Math.Sqrt((fundamentalA * fundamentalA) + (fifthA * fifthA)), fundamentalA, powerFactor, powerFactor);
+        var rmsA = Math.Sqrt((fundamentalA * fundamentalA) + (fifthA * fifthA));
+        return new LineCurrent(orders, rmsA, fundamentalA, powerFactor, powerFactor);
     }
 
     private sealed class Flat : IRectifierWaveform

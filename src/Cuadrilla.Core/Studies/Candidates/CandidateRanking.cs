@@ -133,8 +133,9 @@ public static class CandidateRanking
         };
     }
 
-    // True where a motor that is put on a drive point comes with an earthing ring at its shaft.
-    private static bool WantsRing(DrivePoint point, MotorItem item) => item.Plate.RatedPowerW / 1e3 > BearingCheck.BothFromKw
+    // True where a motor that is put on a drive point comes with an earthing ring at its shaft: behind thyristors nothing asks for one.
+    private static bool WantsRing(DrivePoint point, MotorItem item) =>
+        item is { Technology: not MotorTechnology.DcSeparatelyExcited, Plate.RatedPowerW: > 1e3 * BearingCheck.BothFromKw }
             && point is { Interference: { ShaftRing: false, CommonModeCores: false } }
             && point.Converter is ConverterChoice.NotChosen or ConverterChoice.FromCatalogue or ConverterChoice.OfGroup
             && (point.Motor as MotorChoice.FromCatalogue)?.ItemId != item.Id;
