@@ -66,14 +66,14 @@ public sealed partial class Assessor
         private readonly PlantSpecification plant;
         private readonly Scenario scenario;
         private readonly List<CompleteDrive> models;
-        private readonly Dictionary<string, DriveInScenario> before;
+        private readonly ScenarioBefore before;
 
         public Anew(Assessor assessor, PlantSpecification plant, ScenarioResult result)
         {
             (this.assessor, this.plant) = (assessor, plant);
             scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
             models = [.. plant.AllDrivePoints().Select(p => assessor.Study(plant, p).Model).OfType<CompleteDrive>()];
-            before = result.Drives.ToDictionary(d => d.DrivePointId, StringComparer.Ordinal);
+            before = ScenarioBefore.Of(result);
             Defaults = DefaultsInForce.Resolve(assessor.data.Defaults, plant.Overrides).At(plant.Source.FrequencyHz);
         }
 

@@ -327,7 +327,7 @@ public sealed partial class Assessor : IPlantStudies
         try
         {
             var result = ScenarioStudy.Run(plant, scenario, defaults, complete, data.SupplyModules,
-                fronts?.Of(plant.Name, scenario.Id) ?? FrontMemory.Nothing, seeksSecond, stop);
+                fronts?.Of(plant.Name, scenario.Id) ?? ScenarioBefore.Nothing, seeksSecond, stop);
             if (result is not null)
             {
                 fronts?.Keep(plant.Name, result);

@@ -16,19 +16,12 @@ internal sealed class HarmonicNetwork
     /// <summary>Solves one order.</summary>
     /// <param name="network">The network.</param>
     /// <param name="order">Order, at least 2.</param>
-    /// <param name="shuntsPu">Admittance between each node and earth at that order.</param>
+    /// <param name="factors">Its admittance matrix with what stands between each node and earth at that order.</param>
     /// <param name="drawnPu">Current that each node draws, in the frame of the source.</param>
-    public HarmonicNetwork(SupplyNetwork network, int order, IReadOnlyList<Complex> shuntsPu, IReadOnlyList<Sequences> drawnPu)
+    public HarmonicNetwork(SupplyNetwork network, int order, DenseLu<Complex> factors, IReadOnlyList<Sequences> drawnPu)
     {
         this.network = network;
         this.order = order;
-        var matrix = network.Admittance(order);
-        for (var i = 0; i < network.NodeCount; i++)
-        {
-            matrix[i, i] += shuntsPu[i];
-        }
-
-        var factors = DenseLu.Of(matrix);
         var positive = factors.Solve([.. drawnPu.Select(d => -d.Positive)]);
         var negative = drawnPu.Any(d => d.Negative != Complex.Zero)
             ? factors.Solve([.. drawnPu.Select(d => -d.Negative)])

@@ -37,7 +37,7 @@ public sealed class PlantReferenceTests
     public void Agrees_with_the_simulation_in_time(string id)
     {
         var given = Cases.Single(c => c.GetProperty("id").GetString() == id);
-        var (plant, sums, iteration, network, _) = Solve(given);
+        var (plant, sums, iteration, loaded, _) = Solve(given);
         Assert.True(iteration.IsSettled, iteration.ToString());
         var results = given.GetProperty("results");
         var wrong = new List<string>();
@@ -84,8 +84,7 @@ public sealed class PlantReferenceTests
         foreach (var bank in results.GetProperty("banks").EnumerateObject())
         {
             var element = plant.Distribution.CapacitorBanks.Single(b => b.Id == bank.Name);
-            var found = BankInScenario.Of(element, plant, plant.Scenarios[0], network, sums,
-                new NetworkScan(plant, plant.Scenarios[0], network, Loads), [], 0)!;
+            var found = BankInScenario.Of(element, loaded, sums, [], 0)!;
             var expected = bank.Value.TryGetProperty("currentPhasesPu", out var each)
                 ? Doubles(each).Max()
                 : bank.Value.GetProperty("currentPu").GetDouble();
@@ -103,7 +102,8 @@ public sealed class PlantReferenceTests
     public void What_the_source_gives_is_what_loads_and_resistances_take(string id)
     {
         var given = Cases.Single(c => c.GetProperty("id").GetString() == id);
-        var (plant, sums, _, network, drives) = Solve(given);
+        var (plant, sums, _, loaded, drives) = Solve(given);
+        var network = loaded.Network;
         var volts = network.VoltageV("S");
         var current = sums.AtCoupling("S")[0].CurrentA;
         double Square(IEnumerable<Complex> orders) => orders.Sum(i => i.Magnitude * i.Magnitude);
@@ -168,7 +168,7 @@ public sealed class PlantReferenceTests
 
     private static HarmonicLoads Loads { get; } = new([], [], 0.3, 1, 0);
 
-    private static (PlantSpecification Plant, HarmonicSums Sums, FrontIteration Iteration, SupplyNetwork Network,
+    private static (PlantSpecification Plant, HarmonicSums Sums, FrontIteration Iteration, LoadedNetwork Loaded,
         IReadOnlyList<DriveInScenario> Drives) Solve(
         JsonElement given, IReadOnlyDictionary<string, DriveInScenario>? before = null)
     {
@@ -213,10 +213,10 @@ public sealed class PlantReferenceTests
         var network = PlantNetwork.Of(plant, plant.Scenarios[0], SourceView.Weakest, cables)!;
         var running = All("drives").Select(d => Running(d, volts[Text(d, "bus")], hertz)).ToList();
         var shunts = StandingLoads.Fundamental(plant, plant.Scenarios[0], network, [], 0);
-        var (drives, iteration) = BalancedFronts.Solve(
-            plant, plant.Scenarios[0], network, running, shunts, Loads,
+        var loaded = new LoadedNetwork(plant, plant.Scenarios[0], network, shunts, Loads);
+        var (drives, iteration) = BalancedFronts.Solve(plant, loaded, running,
             new FrontSettings(0, before ?? new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)) { LittleUnbalancePct = 0 });
-        return (plant, new HarmonicSums(plant, plant.Scenarios[0], network, shunts, drives!, Loads), iteration, network, drives!);
+        return (plant, new HarmonicSums(plant, loaded, drives!), iteration, loaded, drives!);
 
         RunningDrive Running(JsonElement d, double busV, double frequencyHz)
         {

@@ -80,13 +80,13 @@ public sealed class RandomNetworkTests
             var scenario = plant.Scenarios.Single(s => s.Id == result.ScenarioId);
             var shunts = StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine, result.Loads.ReactorLossPu);
             return new SettledPlant(seed, plant, scenario, result,
-                new HarmonicSums(plant, scenario, result.Network, shunts, result.Drives, result.Loads), shunts);
+                new HarmonicSums(plant, result.Loaded, result.Drives), shunts);
         }
 
         // By node: branches' own impedances, told voltages and the drives' currents, written down anew.
         public double[] LeftAt(int order)
         {
-            var shunts = order == 1 ? FundamentalShunts : StandingLoads.Harmonic(Plant, Scenario, Network, order, Result.Loads);
+            var shunts = order == 1 ? FundamentalShunts : StandingLoads.Harmonic(Plant.Distribution, Scenario, Network, order, Result.Loads);
             var left = Enumerable.Range(0, Network.NodeCount).Select(n => Times(Volts(n, order), shunts[n]) + Drawn(n, order)).ToArray();
             foreach (var branch in Network.Branches)
             {
@@ -154,7 +154,7 @@ public sealed class RandomNetworkTests
             return pu == Complex.Zero ? default : Sequences.OfBalanced(
                 pu * (node == SupplyNetwork.Reference
                     ? 1
-                    : HarmonicSums.GainOfSource(Plant, Scenario, Network, Result.Loads, order)[node]), order);
+                    : Result.Loaded.GainOfSource(order)[node]), order);
         }
 
         private Sequences Drawn(int node, int order) => Drives

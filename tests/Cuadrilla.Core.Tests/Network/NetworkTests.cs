@@ -81,7 +81,7 @@ public sealed class NetworkTests
                 Sequences[] drawn = [.. Enumerable.Range(0, network.NodeCount)
                     .Select(_ => new Sequences(new Complex(random.NextDouble(), random.NextDouble()), random.NextDouble()))];
                 Complex[] shunts = [.. drawn.Select(_ => new Complex(random.NextDouble(), random.NextDouble() - 0.5))];
-                var solved = new HarmonicNetwork(network, order, shunts, drawn);
+                var solved = new HarmonicNetwork(network, order, new LoadedOrder(network, order, shunts).Factors, drawn);
                 var expected = Tableau(network, order, shunts, drawn);
                 for (var i = 0; i < network.NodeCount; i++)
                 {
@@ -97,7 +97,7 @@ public sealed class NetworkTests
         var plant = RandomPlant(6, new Random(7));
         var network = TestNetworks.Network(plant);
         Sequences[] drawn = [.. Enumerable.Range(0, network.NodeCount).Select(i => new Sequences(i + 1, 0))];
-        var solved = new HarmonicNetwork(network, 5, new Complex[network.NodeCount], drawn);
+        var solved = new HarmonicNetwork(network, 5, new LoadedOrder(network, 5, new Complex[network.NodeCount]).Factors, drawn);
         for (var node = 0; node < network.NodeCount; node++)
         {
             var into = network.Branches.Where(b => b.To == node).Aggregate(Complex.Zero, (s, b) => s + solved.Current(b).Positive);
@@ -118,7 +118,7 @@ public sealed class NetworkTests
             shunts[node] = bank.AdmittanceS(order, 8, 400, 0) * network.BaseOhm("a");
             var drawn = new Sequences[network.NodeCount];
             drawn[node] = new Sequences(1, 0);
-            return new HarmonicNetwork(network, order, shunts, drawn).Voltage(node).Positive.Magnitude;
+            return new HarmonicNetwork(network, order, new LoadedOrder(network, order, shunts).Factors, drawn).Voltage(node).Positive.Magnitude;
         }
 
         // √(S_sc/Q): 24.1 MVA (reactive part) against 0.4 Mvar.

@@ -1,6 +1,5 @@
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Network;
-using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Studies.Supply;
 
@@ -25,10 +24,10 @@ public sealed record BankInScenario(string BankId, double CurrentPu, double Volt
 
     /// <summary>Of a bank that is on at a live bus; null otherwise.</summary>
     internal static BankInScenario? Of(
-        CapacitorBank bank, PlantSpecification plant, Scenario scenario, SupplyNetwork network, HarmonicSums sums, NetworkScan scan,
-        IReadOnlyList<DriveInScenario> drives, double reactorLossPu)
+        CapacitorBank bank, LoadedNetwork loaded, HarmonicSums sums, IReadOnlyList<DriveInScenario> drives, double reactorLossPu)
     {
-        var steps = scenario.StepsOnOf(bank);
+        var (network, scan) = (loaded.Network, loaded.Scan);
+        var steps = loaded.Scenario.StepsOnOf(bank);
         if (steps == 0 || !network.IsLive(bank.BusId))
         {
             return null;

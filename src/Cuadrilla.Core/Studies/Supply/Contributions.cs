@@ -20,15 +20,12 @@ internal static class Contributions
     public static IReadOnlyList<Contribution> Of(PlantSpecification plant, ScenarioResult result)
     {
         plant = StandbyPlant.Of(plant, result.ScenarioId);
-        var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
         var filters = result.FilterCurrents.ToDictionary(f => f.Key, f => f.Value.AskedA > 0 ? f.Value.GivenA / f.Value.AskedA : 1,
             StringComparer.Ordinal);
         var parts = new List<(string Id, Complex[] Orders)>();
         foreach (var drive in result.Drives.Where(d => d.Front is RectifierResult.LineDraw))
         {
-            var shunts = StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine, result.Loads.ReactorLossPu);
-            var alone = new HarmonicSums(plant, scenario, result.Network, shunts, [drive], result.Loads, forcePhases: true,
-                filterParts: filters);
+            var alone = new HarmonicSums(plant, result.Loaded, [drive], forcePhases: true, filterParts: filters);
             var current = alone.AtCoupling(plant.Pcc.BusId);
             if (current.Length > 0)
             {

@@ -1,5 +1,4 @@
 using System.Collections.Concurrent;
-using System.Collections.Frozen;
 
 namespace Cuadrilla.Core.Studies.Supply;
 
@@ -11,27 +10,26 @@ internal sealed class FrontMemory
 {
     // Drives of all scenarios together: what is kept of each is some kilobytes.
     private const int MostDrivesInHalf = 6_000;
-    private static readonly FrozenDictionary<string, DriveInScenario> None = FrozenDictionary<string, DriveInScenario>.Empty;
+
+    // A network with what hangs on it takes as much as some of them.
+    private const int DrivesOfNetwork = 10;
 
     // Balances end so near that figures do not tell where they began: all assessors may begin where any ended.
     private static readonly FrontMemory Balanced = new();
 
     private readonly Lock gate = new();
-    private ConcurrentDictionary<(string Plant, string Scenario), FrozenDictionary<string, DriveInScenario>> newer = new();
-    private ConcurrentDictionary<(string Plant, string Scenario), FrozenDictionary<string, DriveInScenario>> older = new();
+    private ConcurrentDictionary<(string Plant, string Scenario), ScenarioBefore> newer = new();
+    private ConcurrentDictionary<(string Plant, string Scenario), ScenarioBefore> older = new();
     private int drives;
 
-    /// <summary>No front ends.</summary>
-    public static IReadOnlyDictionary<string, DriveInScenario> Nothing => None;
-
-    /// <summary>Front ends of a scenario by key; empty where it was never run.</summary>
-    public IReadOnlyDictionary<string, DriveInScenario> Of(string plant, string scenarioId) =>
-        Known((plant, scenarioId)) ?? Balanced.Known((plant, scenarioId)) ?? None;
+    /// <summary>What is known of a scenario; nothing where it was never run.</summary>
+    public ScenarioBefore Of(string plant, string scenarioId) =>
+        Known((plant, scenarioId)) ?? Balanced.Known((plant, scenarioId)) ?? ScenarioBefore.Nothing;
 
     /// <summary>Keeps them, unless they did not settle.</summary>
     public void Keep(string plant, ScenarioResult result)
     {
-        var settled = result.Iteration.IsSettled ? result.Drives.ToFrozenDictionary(d => d.DrivePointId, StringComparer.Ordinal) : null;
+        var settled = result.Iteration.IsSettled ? ScenarioBefore.Of(result) : null;
         Keep((plant, result.ScenarioId), settled);
         if (settled is not null)
         {
@@ -39,15 +37,17 @@ internal sealed class FrontMemory
         }
     }
 
-    private FrozenDictionary<string, DriveInScenario>? Known((string Plant, string Scenario) key) =>
+    private ScenarioBefore? Known((string Plant, string Scenario) key) =>
         newer.TryGetValue(key, out var known) || older.TryGetValue(key, out known) ? known : null;
 
-    private void Keep((string Plant, string Scenario) key, FrozenDictionary<string, DriveInScenario>? settled)
+    private static int SizeOf(ScenarioBefore kept) => kept.Fronts.Count + DrivesOfNetwork;
+
+    private void Keep((string Plant, string Scenario) key, ScenarioBefore? settled)
     {
         lock (gate)
         {
             older.TryRemove(key, out _);
-            drives -= newer.TryRemove(key, out var before) ? before.Count : 0;
+            drives -= newer.TryRemove(key, out var before) ? SizeOf(before) : 0;
             if (settled is null)
             {
                 return;
@@ -59,7 +59,7 @@ internal sealed class FrontMemory
             }
 
             newer[key] = settled;
-            drives += settled.Count;
+            drives += SizeOf(settled);
         }
     }
 }

@@ -8,4 +8,9 @@ namespace Cuadrilla.Core.Studies.Supply;
 /// on.</param>
 /// <param name="ReactorLossPu">Resistance of reactors ahead of capacitor banks, parts of their reactance.</param>
 public sealed record HarmonicLoads(IReadOnlyList<LineDrive> OnLine, IReadOnlyList<FrontFilter> Filters, double LockedRotorPowerFactor,
-    double DampingPu, double ReactorLossPu);
+    double DampingPu, double ReactorLossPu)
+{
+    /// <summary>True where others hang on it alike.</summary>
+    internal bool AreAlike(HarmonicLoads other) => LockedRotorPowerFactor == other.LockedRotorPowerFactor && DampingPu == other.DampingPu
+        && ReactorLossPu == other.ReactorLossPu && Filters.SequenceEqual(other.Filters) && OnLine.SequenceEqual(other.OnLine);
+}

@@ -33,8 +33,7 @@ public sealed record HarmonicStudy(
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(result);
         plant = StandbyPlant.Of(plant, result.ScenarioId);
-        var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
-        var scan = new NetworkScan(plant, scenario, result.Network, result.Loads).Of(busId);
+        var scan = new NetworkScan(result.Loaded).Of(busId);
         var contributions = Supply.Contributions.Of(plant, result);
         var present = BankInScenario.Present(result.Drives);
         var (current, voltage) = Phasors(plant, result, busId);
@@ -55,11 +54,7 @@ public sealed record HarmonicStudy(
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(result);
         plant = StandbyPlant.Of(plant, result.ScenarioId);
-        var scenario = plant.Scenarios.First(s => s.Id == result.ScenarioId);
-        var sums = new HarmonicSums(
-            plant, scenario, result.Network,
-            StandingLoads.Fundamental(plant, scenario, result.Network, result.OnLine, result.Loads.ReactorLossPu), result.Drives,
-            result.Loads, forcePhases: true);
+        var sums = new HarmonicSums(plant, result.Loaded, result.Drives, forcePhases: true);
         var into = sums.AtCoupling(busId);
         return (into.Length == 0 ? [] : into[0].CurrentA, sums.VoltagePhasorsPct(busId));
     }

@@ -2,7 +2,6 @@ using System.Numerics;
 using Cuadrilla.Core.Harmonics;
 using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Network;
-using Cuadrilla.Core.Numerics;
 using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Studies.Supply;
@@ -18,15 +17,13 @@ internal sealed class HarmonicSums
     private static readonly IReadOnlyList<int> HigherOrders = [.. Enumerable.Range(2, LineCurrent.HighestOrder - 1)];
 
     private readonly PlantSpecification plant;
-    private readonly Scenario scenario;
+    private readonly LoadedNetwork loaded;
     private readonly SupplyNetwork network;
     private readonly IReadOnlyList<DriveInScenario> drives;
-    private readonly HarmonicLoads loads;
 
     // Of single front ends the filter gives in the proportion in which it gives of all together; null: as its own current lets it.
     private readonly IReadOnlyDictionary<string, double>? filterParts;
     private readonly IReadOnlyList<(string BusId, bool ToNeutral, Complex Va)> throughTwo;
-    private readonly Complex[] fundamentalShunts;
     private readonly Complex[] fundamental;
     private readonly HarmonicNetwork?[] orders = new HarmonicNetwork?[LineCurrent.HighestOrder];
     private readonly Sequences[][] drawn = new Sequences[LineCurrent.HighestOrder][];
@@ -34,23 +31,18 @@ internal sealed class HarmonicSums
 
     public HarmonicSums(
         PlantSpecification plant,
-        Scenario scenario,
-        SupplyNetwork network,
-        Complex[] fundamentalShunts,
+        LoadedNetwork loaded,
         IReadOnlyList<DriveInScenario> drives,
-        HarmonicLoads loads,
         bool forcePhases = false,
         IReadOnlyList<int>? only = null,
         IReadOnlyDictionary<string, double>? filterParts = null)
     {
         this.filterParts = filterParts;
-        this.loads = loads;
         this.plant = plant;
-        this.scenario = scenario;
-        this.network = network;
-        this.fundamentalShunts = fundamentalShunts;
+        this.loaded = loaded;
+        network = loaded.Network;
         this.drives = drives;
-        throughTwo = OnePhaseDraws.Of(plant, loads.OnLine, network);
+        throughTwo = OnePhaseDraws.Of(plant, loaded.Loads.OnLine, network);
         IsBalanced = !forcePhases && throughTwo.Count == 0
             && drives.All(d => d.Front is not RectifierResult.LineDraw { IsBalanced: false });
         fundamental = Fundamental();
@@ -64,8 +56,7 @@ internal sealed class HarmonicSums
 
             if (drawn[h - 1].Any(d => d != default))
             {
-                orders[h - 1] = new HarmonicNetwork(
-                    network, h, StandingLoads.Harmonic(plant, scenario, network, h, loads), drawn[h - 1]);
+                orders[h - 1] = new HarmonicNetwork(network, h, loaded.At(h).Factors, drawn[h - 1]);
             }
         }
     }
@@ -195,7 +186,7 @@ internal sealed class HarmonicSums
         {
             var line = Sequences.OfBalanced(plant.Source.BackgroundPu(order) * (node == SupplyNetwork.Reference
                 ? 1
-                : GainOfSource(order)[node]), order);
+                : loaded.GainOfSource(order)[node]), order);
             var own = VoltageOf(node, order);
             sum[order - 1] = plant.Source.KnowsAngleOf(order)
                 ? 100 * Enumerable.Range(0, 3).Max(k => (own + line).ToBus(shift).Phase(k).Magnitude)
@@ -203,22 +194,6 @@ internal sealed class HarmonicSums
         }
 
         return sum;
-    }
-
-    private Complex[] GainOfSource(int order) => GainOfSource(plant, scenario, network, loads, order);
-
-    /// <summary>Voltage of each node for an EMF of one of the source, at an order.</summary>
-    internal static Complex[] GainOfSource(PlantSpecification plant, Scenario scenario, SupplyNetwork network, HarmonicLoads loads,
-        int order)
-    {
-        var matrix = network.Admittance(order);
-        var shunts = StandingLoads.Harmonic(plant, scenario, network, order, loads);
-        for (var i = 0; i < network.NodeCount; i++)
-        {
-            matrix[i, i] += shunts[i];
-        }
-
-        return DenseLu.Of(matrix).Solve(network.SourceCurrentsPu(order));
     }
 
     /// <summary>Total harmonic distortion of the voltage at a live bus, worst phase, %.</summary>
@@ -236,8 +211,8 @@ internal sealed class HarmonicSums
                 sum + (b.Sign * (FundamentalAt(b.Branch.From) - FundamentalAt(b.Branch.To)) / b.Branch.ImpedancePu));
             var negative = network.Downstream(node).Aggregate(default(Sequences),
                 (sum, b) => sum + (NegativeFundamental(b.Branch) * b.Sign));
-            var own = node == SupplyNetwork.Reference ? ReferenceLoad(busId) : fundamentalShunts[node] * fundamental[node];
-            var standing = IsBalanced || node == SupplyNetwork.Reference ? Complex.Zero : NegativeShunts[node] * NegativeAt(node);
+            var own = node == SupplyNetwork.Reference ? ReferenceLoad(busId) : loaded.FundamentalShunts[node] * fundamental[node];
+            var standing = IsBalanced || node == SupplyNetwork.Reference ? Complex.Zero : loaded.At(1).Shunts[node] * NegativeAt(node);
             return new Sequences(leaving + own, standing) + negative + direct;
         }
 
@@ -246,7 +221,7 @@ internal sealed class HarmonicSums
             return direct;
         }
 
-        var shunt = node == SupplyNetwork.Reference ? Complex.Zero : StandingLoads.Harmonic(plant, scenario, network, order, loads)[node];
+        var shunt = node == SupplyNetwork.Reference ? Complex.Zero : loaded.At(order).Shunts[node];
         var voltage = solved.Voltage(node);
         return solved.Leaving(node) + direct + new Sequences(voltage.Positive * shunt, voltage.Negative * shunt);
     }
@@ -254,7 +229,7 @@ internal sealed class HarmonicSums
     // On an infinite bus loads draw their nominal current.
     private Complex ReferenceLoad(string busId) => plant.Distribution.Loads
         .Where(l => network.IsLive(l.BusId) && network.NodeOf(l.BusId) == network.NodeOf(busId))
-        .Aggregate(Complex.Zero, (sum, l) => sum + (Complex.Conjugate(l.PowerVa()) * scenario.LoadLevelPuOf(l.Id) / SupplyNetwork.BaseVa));
+        .Aggregate(Complex.Zero, (sum, l) => sum + (Complex.Conjugate(l.PowerVa()) * loaded.Scenario.LoadLevelPuOf(l.Id) / SupplyNetwork.BaseVa));
 
     // Under unbalance the front ends draw a negative sequence of the fundamental too, and the source drives one through all loads.
     private Sequences NegativeFundamental(NetworkBranch branch) => IsBalanced
@@ -269,37 +244,17 @@ internal sealed class HarmonicSums
             return source;
         }
 
-        if (negativeFundamental is null)
-        {
-            var matrix = network.Admittance(1);
-            var shunts = NegativeShunts;
-            for (var i = 0; i < network.NodeCount; i++)
-            {
-                matrix[i, i] += shunts[i];
-            }
-
-            negativeFundamental = DenseLu.Of(matrix).Solve([.. network.SourceCurrentsPu()
-                .Select((s, i) => (s * source) - drawn[0][i].Negative)]);
-        }
-
+        negativeFundamental ??= loaded.At(1).Factors.Solve([.. network.SourceCurrentsPu()
+            .Select((s, i) => (s * source) - drawn[0][i].Negative)]);
         return negativeFundamental[node];
     }
 
-    private Complex[] NegativeShunts => negativeShunts ??= StandingLoads.Harmonic(plant, scenario, network, 1, loads);
-
     private Complex[]? negativeFundamental;
-    private Complex[]? negativeShunts;
 
     private Complex[] Fundamental()
     {
         Draw(1);
-        var matrix = network.Admittance(1);
-        for (var i = 0; i < network.NodeCount; i++)
-        {
-            matrix[i, i] += fundamentalShunts[i];
-        }
-
-        return DenseLu.Of(matrix).Solve([.. network.SourceCurrentsPu().Select((s, i) => s - drawn[0][i].Positive)]);
+        return loaded.Fundamental.Factors.Solve([.. network.SourceCurrentsPu().Select((s, i) => s - drawn[0][i].Positive)]);
     }
 
     private Complex FundamentalAt(int node) => node == SupplyNetwork.Reference ? Complex.One : fundamental[node];

@@ -1,7 +1,6 @@
+using System.Collections.Concurrent;
 using System.Numerics;
 using Cuadrilla.Core.Network;
-using Cuadrilla.Core.Numerics;
-using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Studies.Supply;
 
@@ -12,14 +11,18 @@ namespace Cuadrilla.Core.Studies.Supply;
 public readonly record struct ScanPoint(double Order, double Ohm, double WithoutBanksOhm);
 
 /// <summary>What capacitor banks do to the impedance of the buses of a scenario. See <c>docs/methods/resonance.md</c>.</summary>
-internal sealed class NetworkScan(PlantSpecification plant, Scenario scenario, SupplyNetwork network, HarmonicLoads loads)
+/// <param name="loaded">The network with what hangs on it.</param>
+internal sealed class NetworkScan(LoadedNetwork loaded)
 {
     private const double FirstOrder = 0.5;
     private const double LastOrder = 50;
     private const double Step = 0.1;
+    private readonly SupplyNetwork network = loaded.Network;
+    private readonly ConcurrentDictionary<(int Node, double Order), (double With, double Without)> known = new();
 
     /// <summary>True when a bank is on.</summary>
-    public bool HasBanks { get; } = plant.Distribution.CapacitorBanks.Any(b => network.IsLive(b.BusId) && scenario.StepsOnOf(b) > 0);
+    public bool HasBanks { get; } = loaded.Distribution.CapacitorBanks.Any(b =>
+        loaded.Network.IsLive(b.BusId) && loaded.Scenario.StepsOnOf(b) > 0);
 
     /// <summary>|Z| over the frequency at a bus.</summary>
     /// <param name="busId">The bus.</param>
@@ -46,9 +49,10 @@ internal sealed class NetworkScan(PlantSpecification plant, Scenario scenario, S
             return (0, 0);
         }
 
-        return (Solve(node, order, banks: true) * network.BaseOhm(busId),
-            HasBanks ? Solve(node, order, banks: false) * network.BaseOhm(busId)
-                : Solve(node, order, banks: true) * network.BaseOhm(busId));
+        var (with, without) = known.GetOrAdd((node, order), k => (Solve(k.Node, k.Order, banks: true), HasBanks
+            ? Solve(k.Node, k.Order, banks: false)
+            : double.NaN));
+        return (with * network.BaseOhm(busId), (HasBanks ? without : with) * network.BaseOhm(busId));
     }
 
     /// <summary>Orders at which the impedance has a maximum.</summary>
@@ -63,20 +67,6 @@ internal sealed class NetworkScan(PlantSpecification plant, Scenario scenario, S
     {
         var unit = new Complex[network.NodeCount];
         unit[node] = 1;
-        return Factors(order, banks).Solve(unit)[node].Magnitude;
+        return new LoadedOrder(network, order, loaded.ShuntsAt(order, banks)).Factors.Solve(unit)[node].Magnitude;
     }
-
-    private DenseLu<Complex> Factors(double order, bool banks)
-    {
-        var matrix = network.Admittance(order);
-        var shunts = StandingLoads.Harmonic(banks ? plant : WithoutBanks, scenario, network, order, loads);
-        for (var i = 0; i < network.NodeCount; i++)
-        {
-            matrix[i, i] += shunts[i];
-        }
-
-        return DenseLu.Of(matrix);
-    }
-
-    private PlantSpecification WithoutBanks { get; } = plant with { Distribution = plant.Distribution with { CapacitorBanks = [] } };
 }

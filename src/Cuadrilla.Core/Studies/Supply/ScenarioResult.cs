@@ -18,11 +18,17 @@ public sealed record ScenarioResult
     /// <summary>Its name.</summary>
     public required string ScenarioName { get; init; }
 
+    /// <summary>Network in its switching state, source at its weakest, with what hangs on it beside the front ends.</summary>
+    public required LoadedNetwork Loaded { get; init; }
+
+    /// <summary>The network as other studies ask for it.</summary>
+    internal ScenarioNetworks Networks { get; init; } = null!;
+
     /// <summary>Network in its switching state, source at its weakest.</summary>
-    public required SupplyNetwork Network { get; init; }
+    public SupplyNetwork Network => Loaded.Network;
 
     /// <summary>The same with the source at its strongest.</summary>
-    public required SupplyNetwork Strongest { get; init; }
+    public SupplyNetwork Strongest => Networks.Strongest;
 
     /// <summary>Currents and voltages at the PCC, of the phase with the most harmonic current; all zero when the PCC is dead.</summary>
     public required PccStudy.Result Pcc { get; init; }
@@ -46,7 +52,7 @@ public sealed record ScenarioResult
     public required IReadOnlyList<DriveInScenario> Drives { get; init; }
 
     /// <summary>What hangs on the network at harmonics beside the drives' currents.</summary>
-    public required HarmonicLoads Loads { get; init; }
+    public HarmonicLoads Loads => Loaded.Loads;
 
     /// <summary>Tags of drives whose front end has no steady state, with the reason; a network that can't carry its load.</summary>
     public required IReadOnlyList<string> Unsettled { get; init; }
@@ -67,10 +73,10 @@ public sealed record ScenarioResult
     public required IReadOnlyList<(string BusId, double LineW)> Running { get; init; }
 
     /// <summary>The network as a dip of a tenth of a second and more sees it: a generator by its transient reactance.</summary>
-    public required SupplyNetwork ForDips { get; init; }
+    public SupplyNetwork ForDips => Networks.ForDips;
 
     /// <summary>The network that withstand is judged by: source at its strongest, transformers corrected by K_T (IEC 60909-0).</summary>
-    public required SupplyNetwork ForWithstand { get; init; }
+    public SupplyNetwork ForWithstand => Networks.ForWithstand;
 
     /// <summary>What threw while it was computed; usually nothing.</summary>
     public IReadOnlyList<Fault> Faults { get; init; } = [];

@@ -22,7 +22,7 @@ internal static class ScenarioStudy
     /// <param name="defaults">Defaults in force.</param>
     /// <param name="models">Drive points that are complete.</param>
     /// <param name="modules">Supply modules of common DC buses.</param>
-    /// <param name="before">Front ends as the last run of this scenario left them.</param>
+    /// <param name="before">What the last run of this scenario left.</param>
     /// <param name="seeksSecond">False: whether there is a second state is not looked for.</param>
     /// <param name="stop">Asked in every round of the search.</param>
     public static ScenarioResult? Run(
@@ -31,15 +31,16 @@ internal static class ScenarioStudy
         DefaultsInForce defaults,
         IReadOnlyList<CompleteDrive> models,
         IReadOnlyDictionary<string, SupplyModuleItem> modules,
-        IReadOnlyDictionary<string, DriveInScenario> before,
+        ScenarioBefore before,
         bool seeksSecond = true,
         CancellationToken stop = default)
     {
-        if (PlantNetwork.Of(plant, scenario, SourceView.Weakest, defaults.Cables) is not { } network)
+        if (ScenarioNetworks.Of(plant, scenario, defaults.Cables, before.Networks) is not { } networks)
         {
             return null;
         }
 
+        var network = networks.Weakest;
         var buses = plant.BusOfDrivePoints();
         var unfed = plant.AllDrivePoints().Where(p => p.Sun is null && scenario.StateOf(p.Id).Running && !network.IsLive(buses[p.Id].Id))
             .Select(p => p.Tag)
@@ -87,11 +88,13 @@ internal static class ScenarioStudy
         running.AddRange(inGroup.Select(g => GroupFront(g.Key, g.Value, buses)).OfType<RunningDrive>());
 
         var shunts = StandingLoads.Fundamental(plant, scenario, network, onLine, defaults.Harmonics.ReactorLossPu);
-        var strongest = PlantNetwork.Of(plant, scenario, SourceView.Strongest, defaults.Cables)!;
         var loads = new HarmonicLoads(onLine, FrontFilter.Of(running, plant.Distribution.ActiveFilters, network),
             defaults.LockedRotorPowerFactor, defaults.Harmonics.DampingPu, defaults.Harmonics.ReactorLossPu);
-        var (drives, iteration) = Fronts(plant, scenario, network, running, shunts, loads,
-            new FrontSettings(defaults.Harmonics.LeakageMismatchPu, before) { Stop = stop, SeeksSecond = seeksSecond }, faults);
+        var loaded = before.Loaded?.IsOf(network, shunts, loads) == true
+            ? before.Loaded
+            : new LoadedNetwork(plant, scenario, network, shunts, loads);
+        var (drives, iteration) = Fronts(plant, scenario, loaded, running,
+            new FrontSettings(defaults.Harmonics.LeakageMismatchPu, before.Fronts) { Stop = stop, SeeksSecond = seeksSecond }, faults);
         List<string> unsettled =
         [
             .. faults.Select(f => $"not judged: {f.Where}: {f.What}"),
@@ -99,15 +102,14 @@ internal static class ScenarioStudy
                 ? Unsettled(plant, scenario, drives, iteration)
                 : faults.Count == 0 ? ["the network can't carry the load: no voltage settles"] : [],
         ];
-        var sums = new HarmonicSums(plant, scenario, network, shunts, drives ?? [], loads);
-        var scan = new NetworkScan(plant, scenario, network, loads);
+        var sums = new HarmonicSums(plant, loaded, drives ?? []);
         var pcc = sums.AtCoupling(plant.Pcc.BusId);
         return new ScenarioResult
         {
             ScenarioId = scenario.Id,
             ScenarioName = scenario.Name,
-            Network = network,
-            Strongest = strongest,
+            Loaded = loaded,
+            Networks = networks,
             Pcc = pcc.Length == 0 ? Nothing : pcc.MaxBy(r => r.HarmonicA)!,
             PccPhases = pcc.Length == 0 ? [Nothing] : pcc,
             Transformers = [.. plant.Distribution.Transformers.Select(t =>
@@ -116,33 +118,22 @@ internal static class ScenarioStudy
                 .Select(c => CablesInScenario.Of(c, plant, scenario, network, sums, drives ?? [])).OfType<CableInScenario>()],
             Buses = [
                 .. plant.Distribution.Buses.Where(b => network.IsLive(b.Id)).Select(b => new BusInScenario(
-                    b.Id, sums.VoltagePu(b.Id), sums.ThdvPct(b.Id), strongest.FaultA(b.Id),
+                    b.Id, sums.VoltagePu(b.Id), sums.ThdvPct(b.Id), networks.Strongest.FaultA(b.Id),
                     network.FaultA(b.Id)) { VoltagePct = sums.WithBackgroundPct(b.Id) }),
             ],
             RectifierDcW = running.Sum(r => r.Point.DcLoadW),
             Drives = drives ?? [],
-            Loads = loads,
             Unsettled = unsettled,
             Unfed = unfed,
             Banks = [.. plant.Distribution.CapacitorBanks.Select(b =>
-                BankInScenario.Of(b, plant, scenario, network, sums, scan, drives ?? [], defaults.Harmonics.ReactorLossPu))
+                BankInScenario.Of(b, loaded, sums, drives ?? [], defaults.Harmonics.ReactorLossPu))
                     .OfType<BankInScenario>()],
             Iteration = iteration,
             FilterCurrents = sums.FilterCurrents,
             Faults = faults,
             Running = [.. running.Select(r => (r.BusId, r.Point.LineW)), .. onLine.Select(d => (d.BusId, d.PowerVa.Real))],
-            ForDips = Transient(plant) is { } transient
-                ? PlantNetwork.Of(transient, scenario, SourceView.Weakest, defaults.Cables)!
-                : network,
-            ForWithstand = PlantNetwork.Of(WithstandCurrents.Corrected(plant), scenario, SourceView.Strongest, defaults.Cables.Cold())!,
         };
     }
-
-    // Null where nothing but the source's first instant is known, or needed.
-    private static PlantSpecification? Transient(PlantSpecification plant) =>
-        plant.Source.Strength is SourceStrength.Generator { TransientPct.IsKnown: true } g
-        ? plant with { Source = plant.Source with { Strength = g with { SubtransientPct = g.TransientPct } } }
-        : null;
 
     // One drive that can't be computed leaves the others to be; what rests on all of them is then not judged.
     private static OperatingPoint? PointOf(CompleteDrive model, DrivePointState state, Scenario scenario, List<Fault> faults)
@@ -161,16 +152,14 @@ internal static class ScenarioStudy
     private static (IReadOnlyList<DriveInScenario>? Drives, FrontIteration Iteration) Fronts(
         PlantSpecification plant,
         Scenario scenario,
-        SupplyNetwork network,
+        LoadedNetwork loaded,
         IReadOnlyList<RunningDrive> running,
-        System.Numerics.Complex[] shunts,
-        HarmonicLoads loads,
         FrontSettings settings,
         List<Fault> faults)
     {
         try
         {
-            return BalancedFronts.Solve(plant, scenario, network, running, shunts, loads, settings);
+            return BalancedFronts.Solve(plant, loaded, running, settings);
         }
         catch (Exception problem) when (Fault.IsContained(problem))
         {

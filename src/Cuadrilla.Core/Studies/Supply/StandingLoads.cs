@@ -42,7 +42,7 @@ internal static class StandingLoads
             shunts[node] += Complex.Conjugate(Supplies.OnePhaseUsual.IdleVa(lineup.OnePhase!)) / SupplyNetwork.BaseVa;
         }
 
-        AddCapacitors(plant, scenario, network, 1, reactorLossPu, shunts);
+        AddCapacitors(plant.Distribution, scenario, network, 1, reactorLossPu, shunts);
         return shunts;
     }
 
@@ -50,10 +50,10 @@ internal static class StandingLoads
     /// The same at a higher order: capacitors, line filters of front ends, and running line motors by their locked-rotor impedance. Of
     /// other linear load the part that the project relies on, as a resistance at its bus.
     /// </summary>
-    public static Complex[] Harmonic(PlantSpecification plant, Scenario scenario, SupplyNetwork network, double order, HarmonicLoads loads)
+    public static Complex[] Harmonic(Distribution distribution, Scenario scenario, SupplyNetwork network, double order, HarmonicLoads loads)
     {
         var shunts = new Complex[network.NodeCount];
-        foreach (var (load, node) in OnNodes(plant.Distribution.Loads, l => l.BusId, network))
+        foreach (var (load, node) in OnNodes(distribution.Loads, l => l.BusId, network))
         {
             if (load is BusLoad.Linear && loads.DampingPu > 0)
             {
@@ -80,7 +80,7 @@ internal static class StandingLoads
             shunts[node] += filter.AdmittancePu(order, SupplyNetwork.BaseVa);
         }
 
-        AddCapacitors(plant, scenario, network, order, loads.ReactorLossPu, shunts);
+        AddCapacitors(distribution, scenario, network, order, loads.ReactorLossPu, shunts);
         return shunts;
     }
 
@@ -90,10 +90,10 @@ internal static class StandingLoads
         return 1 / new Complex(still.Real * rise.OfWinding(order), still.Imaginary * order);
     }
 
-    private static void AddCapacitors(PlantSpecification plant, Scenario scenario, SupplyNetwork network, double order,
+    private static void AddCapacitors(Distribution distribution, Scenario scenario, SupplyNetwork network, double order,
         double reactorLossPu, Complex[] shunts)
     {
-        foreach (var (bank, node) in OnNodes(plant.Distribution.CapacitorBanks, b => b.BusId, network))
+        foreach (var (bank, node) in OnNodes(distribution.CapacitorBanks, b => b.BusId, network))
         {
             shunts[node] += bank.AdmittanceS(order, scenario.StepsOnOf(bank), network.VoltageV(bank.BusId),
                 reactorLossPu) * network.BaseOhm(bank.BusId);

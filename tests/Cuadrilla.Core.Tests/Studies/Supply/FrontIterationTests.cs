@@ -131,9 +131,9 @@ public sealed class FrontIterationTests
             count).Select(i => new RunningDrive($"d{i}", item, SupplyFeed.ThreePhase, Complex.Zero, null, point, "bus")).ToList();
         var loads = new HarmonicLoads([], [], defaults.LockedRotorPowerFactor, 0, 0);
         var shunts = StandingLoads.Fundamental(plant, plant.Scenarios[0], network, [], 0);
-        var (drives, iteration) = BalancedFronts.Solve(
-            plant, plant.Scenarios[0], network, running, shunts, loads,
+        var loaded = new LoadedNetwork(plant, plant.Scenarios[0], network, shunts, loads);
+        var (drives, iteration) = BalancedFronts.Solve(plant, loaded, running,
             new FrontSettings(0, new Dictionary<string, DriveInScenario>(StringComparer.Ordinal)));
-        return (drives![0], new HarmonicSums(plant, plant.Scenarios[0], network, shunts, drives, loads), iteration);
+        return (drives![0], new HarmonicSums(plant, loaded, drives), iteration);
     }
 }

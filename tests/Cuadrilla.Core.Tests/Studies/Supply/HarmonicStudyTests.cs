@@ -146,8 +146,7 @@ public sealed class HarmonicStudyTests
 
         // Nothing running: what the network lets through of 2 %.
         var still = DemoChanges.Assessor.Run(With(40, false)).Scenarios[0];
-        var gain = HarmonicSums.GainOfSource(With(40, false), Demo.Scenarios[0], still.Network, still.Loads,
-            13)[still.Network.NodeOf("bus-a")];
+        var gain = still.Loaded.GainOfSource(13)[still.Network.NodeOf("bus-a")];
         Assert.Equal(2 * gain.Magnitude, still.Buses.Single(b => b.BusId == "bus-a").VoltagePct[12], 1e-9);
         Assert.Equal(0, still.Buses.Single(b => b.BusId == "bus-a").VoltagePct[10], 1e-12);
 

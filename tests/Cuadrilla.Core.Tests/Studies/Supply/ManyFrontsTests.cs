@@ -47,9 +47,7 @@ public sealed class ManyFrontsTests
         // Balanced, so that one phase tells all; the bank stands on the first transformer's bus.
         var plant = Plant with { Name = "balanced", Source = Plant.Source with { UnbalancePct = 0 } };
         var found = new Assessor(Data).Run(plant).Scenarios[0];
-        var sums = new HarmonicSums(
-            plant, plant.Scenarios[0], found.Network,
-            StandingLoads.Fundamental(plant, plant.Scenarios[0], found.Network, [], found.Loads.ReactorLossPu), found.Drives, found.Loads);
+        var sums = new HarmonicSums(plant, found.Loaded, found.Drives);
         var without = plant.Distribution.Transformers[1];
         var fed = sums.Through(without.Id, without.ToBusId)[0].OrdersA;
         var below = plant.Distribution.Links.Where(l => l.FromBusId == without.ToBusId).Select(l => l.ToBusId).Append(without.ToBusId)

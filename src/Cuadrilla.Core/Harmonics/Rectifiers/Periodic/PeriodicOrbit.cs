@@ -280,7 +280,8 @@ internal sealed class PeriodicOrbit
             // Rounding is where a further round gains nothing.
             if (distance < precision || (distance < GoodEnough * precision && distance > 0.3 * before))
             {
-                return Judge(state, conduction, track, learnt.Slopes, isFresh, near);
+                return Judge(state, Nearer(state, conduction, free, left, factors ?? Factors(slopes!)), conduction, track, learnt.Slopes,
+                    isFresh, near);
             }
 
             if (!isFresh && IsDearer(distance, before, free.Count))
@@ -372,7 +373,19 @@ internal sealed class PeriodicOrbit
         return slopes;
     }
 
-    private OrbitResult Judge(double[] state, Conduction conduction, SeriesTrack track, double[,] slopes, bool isFresh,
+    // Where the orbit itself begins, as far as the slopes tell: the next search begins there.
+    private double[] Nearer(double[] state, Conduction conduction, List<Coordinate> free, double[] left, DenseLu<double>? factors)
+    {
+        var (start, moved) = ((double[])state.Clone(), conduction);
+        if (factors is not null)
+        {
+            Move(start, ref moved, free, factors.Solve(left));
+        }
+
+        return moved.Key == conduction.Key ? start : state;
+    }
+
+    private OrbitResult Judge(double[] state, double[] start, Conduction conduction, SeriesTrack track, double[,] slopes, bool isFresh,
         OrbitResult.Settled? near)
     {
         if (HasCollapsed(track))
@@ -382,7 +395,7 @@ internal sealed class PeriodicOrbit
 
         if (!isFresh && near is { Multiplier: <= SurelyStable })
         {
-            return Settled(state, conduction, track, near.Multiplier, slopes, near.JudgedAt);
+            return Settled(start, conduction, track, near.Multiplier, slopes, near.JudgedAt);
         }
 
         if (!isFresh)
@@ -393,19 +406,19 @@ internal sealed class PeriodicOrbit
 
         var multiplier = SquareMatrix.SpectralRadius(slopes);
         return multiplier < Stable
-            ? Settled(state, conduction, track, multiplier, slopes, (circuit, emf))
+            ? Settled(start, conduction, track, multiplier, slopes, (circuit, emf))
             : new OrbitResult.Unsettled(multiplier);
     }
 
-    private OrbitResult.Settled Settled(double[] state, Conduction conduction, SeriesTrack track, double multiplier, double[,] slopes,
+    private OrbitResult.Settled Settled(double[] start, Conduction conduction, SeriesTrack track, double multiplier, double[,] slopes,
         (SwitchedCircuit Circuit, SpaceVector Emf) judgedAt) =>
-        new(state, conduction, track.Kept(), startRad, isSixfold, multiplier, slopes)
+        new(start, conduction, track.Kept(), startRad, isSixfold, multiplier, slopes)
         {
             JudgedAt = judgedAt,
             Emf = emf,
             Scale = scale,
             Spectra = OrbitSpectrum.Of(circuit, track, emf, isSixfold),
-            Starts = Learnt(state, conduction),
+            Starts = Learnt(start, conduction),
         };
 
     private bool HasRunAway(double[] state) =>

@@ -32,22 +32,21 @@ internal sealed class BalancedFronts
     private readonly OrderNetworks? unbalance;
 
     private BalancedFronts(
-        PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<RunningDrive> running, Complex[] shunts,
-        HarmonicLoads loads, FrontSettings settings)
+        PlantSpecification plant, LoadedNetwork loaded, IReadOnlyList<RunningDrive> running, FrontSettings settings)
     {
-        (this.network, this.running, this.settings) = (network, running, settings);
+        (network, this.running, this.settings) = (loaded.Network, running, settings);
         IReadOnlyList<int> solved = UnbalancePct(plant) > settings.LittleUnbalancePct ? SpaceVector.All : SpaceVector.Sixfold;
         var nodes = running.Select(r => network.NodeOf(r.BusId))
             .Concat(FilterInjection.InService(plant.Distribution.ActiveFilters, network).Select(f => network.NodeOf(f.BusId)))
             .Where(n => n != SupplyNetwork.Reference).Distinct().Order().ToList();
-        orders = new OrderNetworks(plant, scenario, network, shunts, loads, nodes, solved);
-        var held = new HeldNetworks(plant, scenario, network, loads, running);
+        orders = loaded.Seen(nodes, solved);
+        var held = new HeldNetworks(loaded, running);
         var parts = held.Of();
         fronts = [.. running.Select((r, i) => FrontOf(r, parts[i]))];
         units = new FrontClusters(network, running, fronts, held).Units();
         if (solved.Count < SpaceVector.Count && UnbalancePct(plant) > 0)
         {
-            unbalance = new OrderNetworks(plant, scenario, network, shunts, loads, nodes, [-1]);
+            unbalance = loaded.Seen(nodes, [-1]);
         }
 
         Filters = FilterInjection.Of(plant.Distribution.ActiveFilters, network, orders);
@@ -59,16 +58,15 @@ internal sealed class BalancedFronts
 
     /// <summary>Solves them; no drives when the network can't carry the load.</summary>
     public static (IReadOnlyList<DriveInScenario>? Drives, FrontIteration Iteration) Solve(
-        PlantSpecification plant, Scenario scenario, SupplyNetwork network, IReadOnlyList<RunningDrive> running, Complex[] shunts,
-        HarmonicLoads loads, FrontSettings settings)
+        PlantSpecification plant, LoadedNetwork loaded, IReadOnlyList<RunningDrive> running, FrontSettings settings)
     {
         if (running.Count == 0)
         {
             return ([], FrontIteration.None);
         }
 
-        var search = new BalancedFronts(plant, scenario, network, running, shunts, loads, settings);
-        if (search.LoadFlowVoltages(shunts) is not { } voltages)
+        var search = new BalancedFronts(plant, loaded, running, settings);
+        if (search.LoadFlowVoltages(loaded.FundamentalShunts) is not { } voltages)
         {
             return (null, FrontIteration.None);
         }

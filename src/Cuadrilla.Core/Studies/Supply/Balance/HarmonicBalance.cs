@@ -14,7 +14,7 @@ namespace Cuadrilla.Core.Studies.Supply.Balance;
 /// <param name="ResidualOrder">Order at which it is; negative: turning backwards.</param>
 /// <param name="Worst">Front end at which it is; −1: none.</param>
 internal sealed record BalanceResult(
-    SpaceVector[] Emfs, FrontAnswer[] Answers, double[]?[]? Slopes, SpaceVector[] Volts, int Rounds, double ResidualPu, int ResidualOrder,
+    SpaceVector[] Emfs, FrontAnswer[] Answers, AskedSlope[]? Slopes, SpaceVector[] Volts, int Rounds, double ResidualPu, int ResidualOrder,
     int Worst)
 {
     /// <summary>Contradiction at which currents and voltages count as found, parts of nominal voltage.</summary>
@@ -41,6 +41,9 @@ internal sealed class HarmonicBalance
     private const double LastPrecision = 0.03 * BalanceResult.LimitPu;
     private const int MostAgain = 2;
 
+    // Contradiction from which slopes asked anew lead there at once.
+    private const double NearPu = 1e-3;
+
     private readonly OrderNetworks networks;
     private readonly IReadOnlyList<BalanceUnit> units;
     private readonly IReadOnlyList<FilterInjection> filters;
@@ -63,6 +66,11 @@ internal sealed class HarmonicBalance
         var at = Evaluated(start, Array.ConvertAll(before, b => b?.Answer.Orbit), (i, emf) => Known(before[i], i, emf), FirstPrecision);
         var rounds = 1;
         var slopes = SlopesOf(before);
+        if (slopes is not null && !at.IsSettled && at.ResidualPu < NearPu)
+        {
+            Renew(slopes, at);
+        }
+
         for (var again = 0; ; again++)
         {
             (at, slopes, rounds) = Settle(at, slopes, rounds, isEnough);
@@ -85,8 +93,8 @@ internal sealed class HarmonicBalance
     }
 
     // Newton's method with steps that become shorter where they do not gain; slopes of elsewhere serve as long as they gain enough.
-    private (BalancePoint At, double[]?[]? Slopes, int Rounds) Settle(
-        BalancePoint at, double[]?[]? slopes, int rounds, Func<SpaceVector[], bool>? isEnough)
+    private (BalancePoint At, AskedSlope[]? Slopes, int Rounds) Settle(
+        BalancePoint at, AskedSlope[]? slopes, int rounds, Func<SpaceVector[], bool>? isEnough)
     {
         var step = slopes is null || at.IsSettled ? null : Step(at, slopes);
         var (isFresh, part, changes) = (false, 1.0, step?.Solve(at.Residuals) ?? []);
@@ -148,10 +156,19 @@ internal sealed class HarmonicBalance
 
     private static OrbitResult.Settled?[] Orbits(BalancePoint at) => Array.ConvertAll(at.Answers, a => a.Orbit);
 
-    private double[]?[]? SlopesOf(FrontSearch?[] before) =>
-        Array.TrueForAll(before, b => b is not null && (b.Slope is null || b.Slope.Length == Width * Width))
-            ? Array.ConvertAll(before, b => b!.Slope)
+    private AskedSlope[]? SlopesOf(FrontSearch?[] before) =>
+        Array.TrueForAll(before, b => b?.Slope is { } slope && (slope.Rows is null || slope.Rows.Length == Width * Width))
+            ? Array.ConvertAll(before, b => b!.Slope!)
             : null;
+
+    // From near the balance slopes of here lead there in two steps; those of elsewhere take more, each as dear as they.
+    private void Renew(AskedSlope[] slopes, BalancePoint at) => Cores.For(units.Count, i =>
+    {
+        if (units[i].Front.Circuit is null || !slopes[i].Holds(at.Emfs[i]))
+        {
+            (slopes[i], at.Answers[i]) = Slope(units[i].Front, at.Answers[i], at.Emfs[i]);
+        }
+    }, stop);
 
     private int Width => 2 * networks.Orders.Count;
 
@@ -226,29 +243,35 @@ internal sealed class HarmonicBalance
         return (residuals, atPlaces, parts);
     }
 
-    private double[]?[] Slopes(BalancePoint at)
+    private AskedSlope[] Slopes(BalancePoint at)
     {
-        var slopes = new double[]?[units.Count];
+        var slopes = new AskedSlope[units.Count];
         Cores.For(units.Count, i => (slopes[i], at.Answers[i]) = Slope(units[i].Front, at.Answers[i], at.Emfs[i]), stop);
         return slopes;
     }
 
     // Null where some change would move it without bound.
-    private LinearStep? Step(BalancePoint at, double[]?[] slopes)
+    private LinearStep? Step(BalancePoint at, AskedSlope[] slopes)
     {
         var own = new FrontAdmittance?[units.Count];
         var solvable = new bool[units.Count];
         Cores.For(units.Count, i =>
         {
-            own[i] = slopes[i] is { } slope ? FrontAdmittance.OrNull(units[i].Front, slope, networks.Orders) : null;
-            solvable[i] = own[i] is not null || slopes[i] is null;
+            own[i] = slopes[i].Rows is { } slope ? FrontAdmittance.OrNull(units[i].Front, slope, networks.Orders) : null;
+            solvable[i] = own[i] is not null || slopes[i].Rows is null;
         });
         var step = Array.TrueForAll(solvable, s => s) ? new LinearStep(networks, units, own, filters, at.FilterParts) : null;
         return step is { IsSolvable: true } ? step : null;
     }
 
     // And the answer, with what its orbit's start does.
-    private (double[]? Slope, FrontAnswer Answer) Slope(BalanceFront front, FrontAnswer answer, SpaceVector emf)
+    private (AskedSlope Slope, FrontAnswer Answer) Slope(BalanceFront front, FrontAnswer answer, SpaceVector emf)
+    {
+        var (rows, told) = Rows(front, answer, emf);
+        return (new AskedSlope(rows, front.Circuit is null ? null : emf), told);
+    }
+
+    private (double[]? Rows, FrontAnswer Answer) Rows(BalanceFront front, FrontAnswer answer, SpaceVector emf)
     {
         switch (answer)
         {

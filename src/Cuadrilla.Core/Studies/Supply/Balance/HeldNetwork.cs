@@ -3,7 +3,6 @@ using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Converters.FrontEnds;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Numerics;
-using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Studies.Supply.Balance;
 
@@ -29,7 +28,7 @@ internal readonly record struct HeldNetwork(Complex AheadPu, double BankPu, Comp
 /// <summary>Shares the network out among the circuits of a scenario's front ends.</summary>
 internal sealed class HeldNetworks
 {
-    private const double BeyondOrder = 400;
+    private const int BeyondOrder = 400;
 
     // A bank nearer than this part of a bus's impedance is seen as if it stood ahead of it.
     private const double NearPu = 0.3;
@@ -47,32 +46,22 @@ internal sealed class HeldNetworks
     private readonly DenseLu<Complex> beyond;
     private readonly Dictionary<int, Complex[]> columns = [];
 
-    /// <param name="plant">The plant.</param>
-    /// <param name="scenario">The scenario.</param>
-    /// <param name="network">Its network.</param>
-    /// <param name="loads">What hangs on it at harmonics.</param>
+    /// <param name="loaded">The network with what hangs on it.</param>
     /// <param name="running">Front ends.</param>
-    public HeldNetworks(PlantSpecification plant, Scenario scenario, SupplyNetwork network, HarmonicLoads loads,
-        IReadOnlyList<RunningDrive> running)
+    public HeldNetworks(LoadedNetwork loaded, IReadOnlyList<RunningDrive> running)
     {
-        (this.network, this.running) = (network, running);
+        (network, this.running) = (loaded.Network, running);
+        var scenario = loaded.Scenario;
         banks =
         [
-            .. plant.Distribution.CapacitorBanks
+            .. loaded.Distribution.CapacitorBanks
                 .Where(b => b.DetuningPu == 0 && scenario.StepsOnOf(b) > 0 && network.IsLive(b.BusId)
                     && network.NodeOf(b.BusId) != SupplyNetwork.Reference)
                 .GroupBy(b => network.NodeOf(b.BusId))
                 .Select(g => (g.First().BusId, g.Sum(b =>
                     network.BaseOhm(b.BusId) / b.CapacitorOhm(scenario.StepsOnOf(b), network.VoltageV(b.BusId))))),
         ];
-        var matrix = network.Admittance(BeyondOrder);
-        var shunts = StandingLoads.Harmonic(plant, scenario, network, BeyondOrder, loads);
-        for (var i = 0; i < network.NodeCount; i++)
-        {
-            matrix[i, i] += shunts[i];
-        }
-
-        beyond = DenseLu.Of(matrix);
+        beyond = loaded.At(BeyondOrder).Factors;
     }
 
     /// <summary>

@@ -1,8 +1,6 @@
 using System.Numerics;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Network;
-using Cuadrilla.Core.Numerics;
-using Cuadrilla.Core.Specification;
 
 namespace Cuadrilla.Core.Studies.Supply.Balance;
 
@@ -18,18 +16,13 @@ internal sealed class OrderNetworks
     private readonly Source source;
 
     /// <summary>Solves the network of each order.</summary>
-    /// <param name="plant">The plant.</param>
-    /// <param name="scenario">The scenario.</param>
-    /// <param name="network">Its network.</param>
-    /// <param name="fundamentalShunts">Admittances between node and earth at the fundamental.</param>
-    /// <param name="loads">What hangs on it at harmonics.</param>
+    /// <param name="loaded">The network with what hangs on it.</param>
     /// <param name="nodes">Nodes where currents are drawn, without the reference.</param>
     /// <param name="orders">Orders to solve.</param>
-    public OrderNetworks(
-        PlantSpecification plant, Scenario scenario, SupplyNetwork network, Complex[] fundamentalShunts, HarmonicLoads loads,
-        IReadOnlyList<int> nodes, IReadOnlyList<int> orders)
+    public OrderNetworks(LoadedNetwork loaded, IReadOnlyList<int> nodes, IReadOnlyList<int> orders)
     {
-        (Orders, source) = (orders, plant.Source);
+        (Orders, source) = (orders, loaded.Source);
+        var network = loaded.Network;
         Nodes = nodes;
         places = nodes.Select((n, i) => (n, i)).ToDictionary(p => p.n, p => p.i);
         impedances = new Complex[orders.Count][,];
@@ -37,8 +30,7 @@ internal sealed class OrderNetworks
         foreach (var group in Enumerable.Range(0, orders.Count).GroupBy(k => orders[k] == 1 ? 0 : Math.Abs(orders[k])))
         {
             var order = Math.Max(1, group.Key);
-            var shunts = group.Key == 0 ? fundamentalShunts : StandingLoads.Harmonic(plant, scenario, network, order, loads);
-            var factors = Factors(network, order, shunts);
+            var factors = (group.Key == 0 ? loaded.Fundamental : loaded.At(order)).Factors;
             var unit = new Complex[nodes.Count, nodes.Count];
             for (var c = 0; c < nodes.Count; c++)
             {
@@ -53,7 +45,7 @@ internal sealed class OrderNetworks
 
             foreach (var k in group)
             {
-                var emf = SourceEmf(plant.Source, orders[k]);
+                var emf = SourceEmf(source, orders[k]);
                 impedances[k] = orders[k] > 0 ? unit : Conjugated(unit);
                 open[k] = new Complex[nodes.Count];
                 if (emf != Complex.Zero)
@@ -112,16 +104,5 @@ internal sealed class OrderNetworks
         }
 
         return conjugated;
-    }
-
-    private static DenseLu<Complex> Factors(SupplyNetwork network, int order, Complex[] shunts)
-    {
-        var matrix = network.Admittance(order);
-        for (var i = 0; i < network.NodeCount; i++)
-        {
-            matrix[i, i] += shunts[i];
-        }
-
-        return DenseLu.Of(matrix);
     }
 }

@@ -23,6 +23,11 @@ internal sealed record SecondLook(OrderNetworks Networks, IReadOnlyList<string> 
 
     private static bool AreSame(OrderNetworks one, OrderNetworks other)
     {
+        if (ReferenceEquals(one, other))
+        {
+            return true;
+        }
+
         if (!one.Orders.SequenceEqual(other.Orders) || !one.Nodes.SequenceEqual(other.Nodes))
         {
             return false;
