@@ -30,7 +30,7 @@ public abstract record RectifierResult
             : "ABC".Substring(Phases.ToList().IndexOf(LoadedPhase), 1);
 
         /// <summary>True when three phases carry the same.</summary>
-        public bool IsBalanced => Phases.Count == 3 && Phases.Max(p => p.RmsA) - Phases.Min(p => p.RmsA) < Alike * Phases[0].RmsA;
+        public bool IsBalanced { get; } = Phases.Count == 3 && Phases.Max(p => p.RmsA) - Phases.Min(p => p.RmsA) < Alike * Phases[0].RmsA;
 
         private const double Alike = 1e-6;
 
@@ -61,7 +61,19 @@ public abstract record RectifierResult
         double DcCurrentRmsA,
         bool IsContinuous,
         double Multiplier,
-        IRectifierWaveform Waveform) : LineDraw(Phases, Waveform, "solved as a circuit");
+        IRectifierWaveform Waveform) : LineDraw(Phases, Waveform, "solved as a circuit")
+    {
+        /// <summary>That of one that draws a part of the current.</summary>
+        /// <param name="share">Its part.</param>
+        public SteadyState Part(double share) => this with
+        {
+            Phases = [.. Phases.Select(p => p.Part(share))],
+            ActivePowerW = share * ActivePowerW,
+            DcCurrentMeanA = share * DcCurrentMeanA,
+            DcCurrentRmsA = share * DcCurrentRmsA,
+            Waveform = new WaveformInPart(Waveform, share),
+        };
+    }
 
     /// <summary>Not solved as a circuit: closed form or catalogue data.</summary>
     /// <param name="Phases">Line currents.</param>
@@ -115,6 +127,11 @@ public sealed record LineCurrent(
     /// <summary>Total harmonic distortion of the current, orders 2 to 50, per cent of the fundamental; 0 where nothing flows.</summary>
     public double ThdiPct { get; } = Orders[0].Magnitude <= 0 || RmsA < NothingA ? 0
         : 100 * Math.Sqrt(Orders.Skip(1).Sum(i => (i.Real * i.Real) + (i.Imaginary * i.Imaginary))) / Orders[0].Magnitude;
+
+    /// <summary>A part of it.</summary>
+    /// <param name="share">Which part.</param>
+    internal LineCurrent Part(double share) =>
+        this with { Orders = new OrdersInPart(Orders, share), RmsA = share * RmsA, PeakA = share * PeakA };
 }
 
 /// <summary>A cycle of line current that can be read at any angle.</summary>

@@ -64,9 +64,10 @@ public sealed record BankInScenario(string BankId, double CurrentPu, double Volt
         var sums = new double[LineCurrent.HighestOrder + 1];
         foreach (var draw in drives.Select(d => d.Front).OfType<RectifierResult.LineDraw>())
         {
+            var orders = draw.WorstPhase.Orders;
             for (var h = 2; h < sums.Length; h++)
             {
-                sums[h] += draw.WorstPhase.Orders[h - 1].Magnitude;
+                sums[h] += orders[h - 1].Magnitude;
             }
         }
 

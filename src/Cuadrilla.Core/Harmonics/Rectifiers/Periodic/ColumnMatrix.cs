@@ -38,6 +38,21 @@ internal sealed class ColumnMatrix
     /// <summary>Length of a result.</summary>
     public int Stride { get; }
 
+    /// <summary>What stands in a row and a column.</summary>
+    public double this[int row, int column] => columns[(column * Stride) + row];
+
+    /// <summary>A row, with the columns of the EMF.</summary>
+    public double[] Row(int row)
+    {
+        var whole = new double[size + 2];
+        for (var c = 0; c < whole.Length; c++)
+        {
+            whole[c] = this[row, c];
+        }
+
+        return whole;
+    }
+
     /// <summary>Result = scale·A·(x, re, im). Four vectors at a time, so that no sum waits for the one before.</summary>
     /// <param name="x">State; as many numbers as it has.</param>
     /// <param name="re">Real part of the EMF.</param>

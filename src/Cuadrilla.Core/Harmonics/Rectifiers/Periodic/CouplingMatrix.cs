@@ -201,10 +201,10 @@ internal sealed class CouplingMatrix
         var slopes = new double[size];
         for (var r = 0; r < size; r++)
         {
-            var sum = (mode.Matrix[r, size] * emf.Real) + (mode.Matrix[r, size + 1] * emf.Imaginary);
+            var sum = (mode.Equations[r, size] * emf.Real) + (mode.Equations[r, size + 1] * emf.Imaginary);
             for (var c = 0; c < size; c++)
             {
-                sum += mode.Matrix[r, c] * state[c];
+                sum += mode.Equations[r, c] * state[c];
             }
 
             slopes[r] = sum;

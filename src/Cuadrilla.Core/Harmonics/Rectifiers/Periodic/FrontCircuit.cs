@@ -170,11 +170,9 @@ internal sealed class FrontCircuit
     /// <param name="emf">EMF it was found at.</param>
     /// <param name="spectrum">What it says of a link and the bridges that feed it.</param>
     /// <param name="link">Which link.</param>
-    /// <param name="share">Part of its current that is told of.</param>
-    public RectifierResult.SteadyState Result(OrbitResult.Settled orbit, SpaceVector emf, OrbitSpectrum spectrum, int link = 0,
-        double share = 1)
+    public RectifierResult.SteadyState Result(OrbitResult.Settled orbit, SpaceVector emf, OrbitSpectrum spectrum, int link = 0)
     {
-        var unit = share * CurrentBaseA;
+        var unit = CurrentBaseA;
         var isSingle = Input.Kind == RectifierKind.SinglePhase;
 
         // A loop's current is all of it in one conductor and back in the other.

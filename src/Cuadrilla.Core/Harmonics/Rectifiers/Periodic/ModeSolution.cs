@@ -26,7 +26,7 @@ internal sealed class ModeSolution
         {
             for (var c = 0; c < Size; c++)
             {
-                A[(r * Size) + c] = mode.Matrix[r, c];
+                A[(r * Size) + c] = mode.Equations[r, c];
             }
         }
 
@@ -40,7 +40,7 @@ internal sealed class ModeSolution
         var drive = new Complex[Size];
         for (var r = 0; r < Size; r++)
         {
-            drive[r] = new Complex(mode.Matrix[r, Size], -mode.Matrix[r, Size + 1]);
+            drive[r] = new Complex(mode.Equations[r, Size], -mode.Equations[r, Size + 1]);
         }
 
         var matrix = new Complex[Size, Size];

@@ -27,9 +27,9 @@ internal sealed class OrbitSpectrum
     private readonly int firstBridge;
     private readonly int bridges;
 
-    private OrbitSpectrum(SwitchedCircuit circuit, int link)
+    private OrbitSpectrum(SwitchedCircuit circuit, int link, SpaceVector line)
     {
-        (this.circuit, this.link) = (circuit, link);
+        (this.circuit, this.link, Line) = (circuit, link, line);
         firstBridge = Array.IndexOf(circuit.LinkOf, link);
         bridges = circuit.LinkOf.Count(l => l == link);
         chokeSquares = new double[circuit.Bridges];
@@ -45,7 +45,7 @@ internal sealed class OrbitSpectrum
         var spectra = new OrbitSpectrum[circuit.Links.Length];
         for (var l = 0; l < spectra.Length; l++)
         {
-            spectra[l] = new OrbitSpectrum(circuit, l);
+            spectra[l] = new OrbitSpectrum(circuit, l, new SpaceVector());
         }
 
         var span = isSixfold ? Math.PI / 3 : Math.PI;
@@ -86,6 +86,33 @@ internal sealed class OrbitSpectrum
         }
 
         return spectra;
+    }
+
+    /// <summary>What it says where another orbit's has moved from and to: that of the same link, of the same circuit.</summary>
+    public OrbitSpectrum MovedAs(OrbitSpectrum from, OrbitSpectrum to)
+    {
+        var moved = new OrbitSpectrum(circuit, link, Line.Plus(to.Line, 1).Plus(from.Line, -1))
+        {
+            LinkMean = LinkMean + to.LinkMean - from.LinkMean,
+            LinkSquare = LinkSquare + to.LinkSquare - from.LinkSquare,
+            LinkLow = LinkLow + to.LinkLow - from.LinkLow,
+            LinkHigh = LinkHigh + to.LinkHigh - from.LinkHigh,
+            ChokeMean = ChokeMean + to.ChokeMean - from.ChokeMean,
+            ChokeLow = Math.Max(0, ChokeLow + to.ChokeLow - from.ChokeLow),
+        };
+        for (var phase = 0; phase < Squares.Length; phase++)
+        {
+            moved.Squares[phase] = Squares[phase] + to.Squares[phase] - from.Squares[phase];
+            moved.Peaks[phase] = Peaks[phase] + to.Peaks[phase] - from.Peaks[phase];
+            moved.Powers[phase] = Powers[phase] + to.Powers[phase] - from.Powers[phase];
+        }
+
+        for (var k = 0; k < chokeSquares.Length; k++)
+        {
+            moved.chokeSquares[k] = chokeSquares[k] + to.chokeSquares[k] - from.chokeSquares[k];
+        }
+
+        return moved;
     }
 
     // weight·e^{−jmθ} of all orders, which are a constant step apart: real parts first, then the imaginary ones.
@@ -145,7 +172,7 @@ internal sealed class OrbitSpectrum
     }
 
     /// <summary>Line current.</summary>
-    public SpaceVector Line { get; } = new();
+    public SpaceVector Line { get; }
 
     /// <summary>Mean square of each phase's line current.</summary>
     public double[] Squares { get; } = new double[3];

@@ -3,36 +3,6 @@ using Cuadrilla.Core.Numerics;
 
 namespace Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 
-/// <summary>What ends a combination of conducting diodes.</summary>
-internal enum SwitchingKind
-{
-    /// <summary>A diode's current has come to zero.</summary>
-    TurnsOff,
-
-    /// <summary>A floating phase meets the top rail.</summary>
-    TopTurnsOn,
-
-    /// <summary>A floating phase meets the bottom rail.</summary>
-    BottomTurnsOn,
-
-    /// <summary>Two phases of a blocked bridge begin together.</summary>
-    PairTurnsOn,
-
-    /// <summary>The rails of a bridge meet.</summary>
-    FreewheelStarts,
-
-    /// <summary>The choke's current is that of the phases again.</summary>
-    FreewheelEnds,
-}
-
-/// <summary>A quantity that stays positive as long as a combination lasts: row·(state, Re e, Im e).</summary>
-/// <param name="Kind">What its fall below zero stands for.</param>
-/// <param name="Bridge">Which bridge.</param>
-/// <param name="Phase">Which phase; of a pair the upper one.</param>
-/// <param name="Lower">The lower phase of a pair.</param>
-/// <param name="Row">Coefficients.</param>
-internal sealed record SwitchingGuard(SwitchingKind Kind, int Bridge, int Phase, int Lower, double[] Row);
-
 /// <summary>
 /// A combination of conducting diodes: dx/dθ = A·x + B·e − load/b on the link, and the guards that end it. Kirchhoff's laws: a live phase
 /// x of bridge k has Σ_y X_xy·di_y + X_x·di_x + [top: X_c·Σ_top di] − star_k = e_x − ΣR·i − [top: v + R_c·Σ_top i], a conducting bridge Σ
@@ -43,9 +13,10 @@ internal sealed class SwitchedMode
     /// <summary>More guards than that no bridge has.</summary>
     public const int MostGuards = 8;
 
+    private static readonly SwitchingKind[] LiveEnds = [SwitchingKind.TurnsOff];
+    private static readonly SwitchingKind[] FloatingEnds = [SwitchingKind.TopTurnsOn, SwitchingKind.BottomTurnsOn];
+
     private readonly SwitchedCircuit circuit;
-    private readonly double[,] phaseVolts;
-    private readonly double[,] railVolts;
     private ModeSolution? solution;
 
     public SwitchedMode(SwitchedCircuit circuit, Conduction conduction)
@@ -53,22 +24,21 @@ internal sealed class SwitchedMode
         this.circuit = circuit;
         Conduction = conduction;
         var n = circuit.Size;
-        Matrix = new double[n, n + 2];
-        phaseVolts = new double[circuit.Phases, n + 2];
-        railVolts = new double[circuit.Bridges, n + 2];
-        Build();
-        Equations = new ColumnMatrix(n, n, (r, c) => Matrix[r, c], c => c >= circuit.Phases || IsLive(c));
+        var built = new Building(new double[n, n + 2], new double[circuit.Phases, n + 2], new double[circuit.Bridges, n + 2]);
+        Build(built);
+        Equations = new ColumnMatrix(n, n, (r, c) => built.Matrix[r, c], c => c >= circuit.Phases || IsLive(c));
         Guards = [.. Enumerable.Range(0, circuit.Bridges).SelectMany(GuardsOf)];
-        GuardRows = new ColumnMatrix(Guards.Length, n, (r, c) => Guards[r].Row[c], _ => true);
+        GuardRows = new ColumnMatrix(Guards.Length, n, (r, c) => GuardAt(Guards[r], c, built), _ => true);
     }
+
+    // What is needed while it is being made: A and B, volts of floating phases, volts between the rails.
+    private sealed record Building(double[,] Matrix, double[,] PhaseVolts, double[,] RailVolts);
 
     /// <summary>The combination.</summary>
     public Conduction Conduction { get; }
 
-    /// <summary>A and, in the last two columns, B; the load's current not included.</summary>
-    public double[,] Matrix { get; }
-
-    /// <summary>The same for whole states; numbers of blocked phases are zero.</summary>
+    /// <summary>A and, in the last two columns, B, for whole states; the load's current not included. Numbers of blocked phases are
+    /// zero.</summary>
     public ColumnMatrix Equations { get; }
 
     /// <summary>What ends it.</summary>
@@ -97,9 +67,9 @@ internal sealed class SwitchedMode
 
     private bool SharesRail(int x, int y) => circuit.BridgeOf(x) == circuit.BridgeOf(y) && IsTop(x) && IsTop(y);
 
-    private void Build()
+    private void Build(Building built)
     {
-        var n = circuit.Size;
+        var (n, whole) = (circuit.Size, built.Matrix);
         var (re, im) = circuit.Seen;
         var live = Enumerable.Range(0, circuit.Phases).Where(IsLive).ToArray();
         var conducting = live.Select(circuit.BridgeOf).Distinct().ToArray();
@@ -136,17 +106,17 @@ internal sealed class SwitchedMode
         {
             for (var r = 0; r < live.Length; r++)
             {
-                Matrix[live[r], column] = right[r, column];
+                whole[live[r], column] = right[r, column];
             }
         }
 
-        BuildBank();
-        BuildLinkAndChokes();
-        BuildVolts(live, conducting, right);
+        BuildBank(whole);
+        BuildLinkAndChokes(built);
+        BuildVolts(live, conducting, right, built);
     }
 
     // x·dj/dθ = e − r·j − u and b·du/dθ = j − i, as space vectors.
-    private void BuildBank()
+    private void BuildBank(double[,] matrix)
     {
         if (circuit.Bank is not { } bank)
         {
@@ -156,43 +126,44 @@ internal sealed class SwitchedMode
         var (n, first) = (circuit.Size, circuit.FirstOfBank);
         for (var part = 0; part < 2; part++)
         {
-            Matrix[first + part, n + part] = 1 / bank.X;
-            Matrix[first + part, first + part] = -bank.R / bank.X;
-            Matrix[first + part, first + 2 + part] = -1 / bank.X;
-            Matrix[first + 2 + part, first + part] = 1 / bank.Susceptance;
+            matrix[first + part, n + part] = 1 / bank.X;
+            matrix[first + part, first + part] = -bank.R / bank.X;
+            matrix[first + part, first + 2 + part] = -1 / bank.X;
+            matrix[first + 2 + part, first + part] = 1 / bank.Susceptance;
             for (var x = 0; x < circuit.Phases; x++)
             {
                 var axis = part == 0 ? circuit.Axes[x].Real : circuit.Axes[x].Imaginary;
-                Matrix[first + 2 + part, x] = -2.0 / 3 * axis / bank.Susceptance;
+                matrix[first + 2 + part, x] = -2.0 / 3 * axis / bank.Susceptance;
             }
         }
     }
 
-    private void BuildLinkAndChokes()
+    private void BuildLinkAndChokes(Building built)
     {
+        var (matrix, railVolts) = (built.Matrix, built.RailVolts);
         var n = circuit.Size;
         for (var k = 0; k < circuit.Bridges; k++)
         {
             var (link, susceptance) = (LinkOf(k), circuit.Links[circuit.LinkOf[k]].Susceptance);
             if (Conduction.Freewheels(k))
             {
-                Matrix[link, circuit.Choke(k)] += 1 / susceptance;
-                Matrix[circuit.Choke(k), link] = -1 / circuit.ChokeX[k];
-                Matrix[circuit.Choke(k), circuit.Choke(k)] = -circuit.ChokeR[k] / circuit.ChokeX[k];
+                matrix[link, circuit.Choke(k)] += 1 / susceptance;
+                matrix[circuit.Choke(k), link] = -1 / circuit.ChokeX[k];
+                matrix[circuit.Choke(k), circuit.Choke(k)] = -circuit.ChokeR[k] / circuit.ChokeX[k];
                 continue;
             }
 
             railVolts[k, link] = 1;
             foreach (var x in PhasesOf(k).Where(IsTop))
             {
-                Matrix[link, x] += 1 / susceptance;
+                matrix[link, x] += 1 / susceptance;
                 railVolts[k, x] += circuit.ChokeR[k];
                 for (var column = 0; column < n + 2; column++)
                 {
-                    railVolts[k, column] += circuit.ChokeX[k] * Matrix[x, column];
+                    railVolts[k, column] += circuit.ChokeX[k] * matrix[x, column];
                     if (circuit.ChokeX[k] > 0)
                     {
-                        Matrix[circuit.Choke(k), column] += Matrix[x, column];
+                        matrix[circuit.Choke(k), column] += matrix[x, column];
                     }
                 }
             }
@@ -200,8 +171,9 @@ internal sealed class SwitchedMode
     }
 
     // What a floating phase carries against the bottom rail, in a blocked bridge against its own star point.
-    private void BuildVolts(int[] live, int[] conducting, double[,] right)
+    private void BuildVolts(int[] live, int[] conducting, double[,] right, Building built)
     {
+        var (matrix, phaseVolts) = (built.Matrix, built.PhaseVolts);
         int n = circuit.Size;
         for (var x = 0; x < circuit.Phases; x++)
         {
@@ -222,7 +194,7 @@ internal sealed class SwitchedMode
             {
                 foreach (var y in live)
                 {
-                    phaseVolts[x, column] -= circuit.CommonX * circuit.Between(x, y) * Matrix[y, column];
+                    phaseVolts[x, column] -= circuit.CommonX * circuit.Between(x, y) * matrix[y, column];
                 }
 
                 phaseVolts[x, column] += star < 0 ? 0 : right[live.Length + star, column];
@@ -238,49 +210,29 @@ internal sealed class SwitchedMode
         if (Conduction.Freewheels(bridge))
         {
             // The sum of the positive currents is the largest of the sums over some of the phases.
-            for (var some = 1; some < (1 << phases.Length) - 1; some++)
-            {
-                var row = new double[circuit.Size + 2];
-                row[circuit.Choke(bridge)] = 1;
-                foreach (var i in Enumerable.Range(0, phases.Length).Where(i => (some & (1 << i)) != 0))
-                {
-                    row[phases[i]] = -1;
-                }
-
-                yield return new SwitchingGuard(SwitchingKind.FreewheelEnds, bridge, 0, 0, row);
-            }
-
-            yield break;
+            return Enumerable.Range(1, (1 << phases.Length) - 2)
+                .Select(some => new SwitchingGuard(this, SwitchingKind.FreewheelEnds, bridge) { Some = some });
         }
 
         if (!phases.Any(IsLive))
         {
-            foreach (var (x, y) in phases.SelectMany(x => phases.Where(y => y != x).Select(y => (x, y))))
-            {
-                yield return new SwitchingGuard(SwitchingKind.PairTurnsOn, bridge, x, y,
-                    Row(c => (c == LinkOf(bridge) ? 1 : 0) - phaseVolts[x, c] + phaseVolts[y, c]));
-            }
-
-            yield break;
+            return phases.SelectMany(x => phases.Where(y => y != x)
+                .Select(y => new SwitchingGuard(this, SwitchingKind.PairTurnsOn, bridge) { Phase = x, Lower = y }));
         }
 
-        if (circuit.ChokeX[bridge] > 0)
-        {
-            yield return new SwitchingGuard(SwitchingKind.FreewheelStarts, bridge, 0, 0, Row(c => railVolts[bridge, c]));
-        }
-
-        foreach (var x in phases)
-        {
-            if (IsLive(x))
-            {
-                yield return new SwitchingGuard(SwitchingKind.TurnsOff, bridge, x, 0, Row(c => c == x ? Conduction.Side(x) : 0));
-                continue;
-            }
-
-            yield return new SwitchingGuard(SwitchingKind.TopTurnsOn, bridge, x, 0, Row(c => railVolts[bridge, c] - phaseVolts[x, c]));
-            yield return new SwitchingGuard(SwitchingKind.BottomTurnsOn, bridge, x, 0, Row(c => phaseVolts[x, c]));
-        }
+        return Enumerable.Repeat(new SwitchingGuard(this, SwitchingKind.FreewheelStarts, bridge), circuit.ChokeX[bridge] > 0 ? 1 : 0)
+            .Concat(phases.SelectMany(x => (IsLive(x) ? LiveEnds : FloatingEnds)
+                .Select(kind => new SwitchingGuard(this, kind, bridge) { Phase = x })));
     }
 
-    private double[] Row(Func<int, double> at) => [.. Enumerable.Range(0, circuit.Size + 2).Select(at)];
+    private double GuardAt(SwitchingGuard guard, int column, Building built) => guard.Kind switch
+    {
+        SwitchingKind.FreewheelEnds => column == circuit.Choke(guard.Bridge) ? 1 : guard.IsOver(column, circuit.PhasesOfBridge) ? -1 : 0,
+        SwitchingKind.PairTurnsOn => (column == LinkOf(guard.Bridge) ? 1 : 0) - built.PhaseVolts[guard.Phase, column]
+            + built.PhaseVolts[guard.Lower, column],
+        SwitchingKind.FreewheelStarts => built.RailVolts[guard.Bridge, column],
+        SwitchingKind.TurnsOff => column == guard.Phase ? Conduction.Side(guard.Phase) : 0,
+        SwitchingKind.TopTurnsOn => built.RailVolts[guard.Bridge, column] - built.PhaseVolts[guard.Phase, column],
+        _ => built.PhaseVolts[guard.Phase, column],
+    };
 }

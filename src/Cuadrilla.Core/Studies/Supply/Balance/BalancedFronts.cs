@@ -21,7 +21,6 @@ internal sealed class BalancedFronts
 
     // Of what is told, not fed back.
     private const double ToldPrecision = 1e-6;
-    private const double SameUnbalancePu = 1e-9;
 
     private readonly SupplyNetwork network;
     private readonly IReadOnlyList<RunningDrive> running;
@@ -118,7 +117,8 @@ internal sealed class BalancedFronts
     {
         var start = SecondStates.Mirrored(found.Emfs);
         var near = units.Select((unit, u) =>
-            new FrontSearch(found.Emfs[u], unit.Front.Circuit?.Circuit, found.Answers[u], found.Answers[u], found.Slopes?[u])).ToArray();
+            new FrontSearch(found.Emfs[u], unit.Front.Circuit?.Circuit, found.Answers[u],
+                new UnevenAnswer(found.Emfs[u], found.Answers[u], found.Answers[u]), found.Slopes?[u])).ToArray();
         return new HarmonicBalance(orders, units, Filters, settings.Stop).Run(start, near, emfs => SecondStates.AreNear(emfs, found.Emfs));
     }
 
@@ -154,16 +154,13 @@ internal sealed class BalancedFronts
             var (unit, emf, answer) = (units[u], found.Emfs[u], found.Answers[u]);
             var before = Before(u);
             var kinds = KindsOf(unit);
-            var uneven = unbalance is null || (answer.Orbit is null && unit.Front.Thyristor is null) ? answer
-                : answer.Orbit is null ? unit.Front.Answer(Uneven(unit.Front, emf), null, ToldPrecision)
-                : before is not null && ReferenceEquals(before.Answer, answer)
-                    && ReferenceEquals(before.Circuit, unit.Front.Circuit?.Circuit) && Fits(before.Uneven, unit.Front, emf) ? before.Uneven
-                : unit.Front.Answer(Uneven(unit.Front, emf), NearUneven(before, answer.Orbit), ToldPrecision);
+            var (told, kept) = Told(unit.Front, emf, answer, before);
+            var ofKinds = told.Spectra.Select((s, k) => unit.Front.Circuit!.Result(told.Orbit!, told.Emf, s, k)).ToList();
             foreach (var member in unit.Members)
             {
-                drives[member.Front] = Drive(unit, member, uneven, emf, found.Volts) with
+                drives[member.Front] = Drive(unit, member, told, ofKinds, emf, found.Volts) with
                 {
-                    Search = new FrontSearch(emf, unit.Front.Circuit?.Circuit, answer, uneven, found.Slopes?[u] ?? before?.Slope)
+                    Search = new FrontSearch(emf, unit.Front.Circuit?.Circuit, answer, kept, found.Slopes?[u] ?? before?.Slope)
                     {
                         Look = look,
                         Kinds = kinds,
@@ -174,18 +171,30 @@ internal sealed class BalancedFronts
         return drives;
     }
 
-    private static OrbitResult.Settled NearUneven(FrontSearch? before, OrbitResult.Settled even) => before switch
+    // What is told of a circuit, and what the next search begins with.
+    private (FrontAnswer Told, UnevenAnswer Kept) Told(BalanceFront front, SpaceVector emf, FrontAnswer even, FrontSearch? before)
     {
-        { Uneven.Orbit: { IsSixfold: false } uneven, Answer.Orbit: { } old } => uneven.Beside(old, even),
+        if (unbalance is null || (even.Orbit is null && front.Thyristor is null))
+        {
+            return (even, new UnevenAnswer(emf, even, even));
+        }
+
+        var uneven = Uneven(front, emf);
+        if (before is not null && ReferenceEquals(before.Circuit, front.Circuit?.Circuit)
+            && before.Uneven.At(front, uneven, even) is { } near)
+        {
+            return (near, before.Uneven);
+        }
+
+        var answer = front.Answer(uneven, even.Orbit is null ? null : NearUneven(before?.Uneven, even.Orbit), ToldPrecision);
+        return (answer, new UnevenAnswer(uneven, even, answer));
+    }
+
+    private static OrbitResult.Settled NearUneven(UnevenAnswer? before, OrbitResult.Settled even) => before switch
+    {
+        { Answer.Orbit: { IsSixfold: false } uneven, Even.Orbit: { } old } => uneven.Beside(old, even),
         _ => even,
     };
-
-    // The same unbalance arrives as before.
-    private bool Fits(FrontAnswer uneven, BalanceFront front, SpaceVector emf)
-    {
-        var (turn, ahead) = front.FrameOf(emf);
-        return uneven.Emf.Plus(Uneven(front, emf).Turned(turn, ahead), -1).Largest().Size < SameUnbalancePu;
-    }
 
     // A little unbalance is the source's, as it arrives.
     private SpaceVector Uneven(BalanceFront front, SpaceVector emf)
@@ -195,12 +204,13 @@ internal sealed class BalancedFronts
         return uneven;
     }
 
-    private DriveInScenario Drive(BalanceUnit unit, UnitMember member, FrontAnswer answer, SpaceVector emf, SpaceVector[] volts)
+    private DriveInScenario Drive(BalanceUnit unit, UnitMember member, FrontAnswer answer,
+        List<RectifierResult.SteadyState> ofKinds, SpaceVector emf, SpaceVector[] volts)
     {
         var (drive, own, isOne) = (running[member.Front], fronts[member.Front], unit.Members.Count == 1);
         var result = isOne || answer.Orbit is null
             ? answer.Front
-            : unit.Front.Circuit!.Result(answer.Orbit, answer.Emf, answer.Spectra[member.Kind], member.Kind, member.Share);
+            : ofKinds[member.Kind].Part(member.Share);
         return new DriveInScenario(
             drive.Id, drive.Point, result, own.Circuit?.Input, network.VoltageV(drive.BusId) * emf[1].Magnitude, drive.BusId,
             (Complex.ImaginaryOne * emf[1]).Phase)

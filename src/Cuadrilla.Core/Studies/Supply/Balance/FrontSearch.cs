@@ -8,7 +8,7 @@ namespace Cuadrilla.Core.Studies.Supply.Balance;
 /// <param name="Answer">What it answers.</param>
 /// <param name="Uneven">What it answers with the line's little unbalance; the same where there is none.</param>
 /// <param name="Slope">How its current moved with its EMF on the way there; null where nothing was asked.</param>
-internal sealed record FrontSearch(SpaceVector Emf, SwitchedCircuit? Circuit, FrontAnswer Answer, FrontAnswer Uneven, AskedSlope? Slope)
+internal sealed record FrontSearch(SpaceVector Emf, SwitchedCircuit? Circuit, FrontAnswer Answer, UnevenAnswer Uneven, AskedSlope? Slope)
 {
     /// <summary>Where a second state of the scenario was last looked for without any being found; null: it never was.</summary>
     public SecondLook? Look { get; init; }
@@ -33,7 +33,8 @@ internal sealed record FrontSearch(SpaceVector Emf, SwitchedCircuit? Circuit, Fr
             return most < 0 || common[most] == 0 ? (-1, 0) : (most, kind.Values.Sum() / Kinds[most].Values.Sum());
         }).ToList();
         FrontAnswer Regrouped(FrontAnswer answer) => answer with { Orbit = answer.Orbit?.Regrouped(Circuit, circuit, like) };
-        return this with { Answer = Regrouped(Answer), Uneven = Regrouped(Uneven), Kinds = kinds };
+        var uneven = Uneven with { Even = Regrouped(Uneven.Even), Answer = Regrouped(Uneven.Answer) };
+        return this with { Answer = Regrouped(Answer), Uneven = uneven, Kinds = kinds };
     }
 
     private bool AreAlike(IReadOnlyList<IReadOnlyDictionary<string, double>> kinds) => kinds.Count == Kinds.Count
