@@ -229,7 +229,8 @@ internal sealed class HarmonicSums
     // On an infinite bus loads draw their nominal current.
     private Complex ReferenceLoad(string busId) => plant.Distribution.Loads
         .Where(l => network.IsLive(l.BusId) && network.NodeOf(l.BusId) == network.NodeOf(busId))
-        .Aggregate(Complex.Zero, (sum, l) => sum + (Complex.Conjugate(l.PowerVa()) * loaded.Scenario.LoadLevelPuOf(l.Id) / SupplyNetwork.BaseVa));
+        .Aggregate(Complex.Zero, (sum, l) =>
+            sum + (Complex.Conjugate(l.PowerVa()) * loaded.Scenario.LoadLevelPuOf(l.Id) / SupplyNetwork.BaseVa));
 
     // Under unbalance the front ends draw a negative sequence of the fundamental too, and the source drives one through all loads.
     private Sequences NegativeFundamental(NetworkBranch branch) => IsBalanced

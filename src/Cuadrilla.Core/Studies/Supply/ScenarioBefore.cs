@@ -6,7 +6,8 @@ namespace Cuadrilla.Core.Studies.Supply;
 /// <param name="Fronts">Front ends by key, as they settled.</param>
 /// <param name="Networks">Its network; null: none was built.</param>
 /// <param name="Loaded">The same with what hung on it.</param>
-internal sealed record ScenarioBefore(IReadOnlyDictionary<string, DriveInScenario> Fronts, ScenarioNetworks? Networks, LoadedNetwork? Loaded)
+internal sealed record ScenarioBefore(
+    IReadOnlyDictionary<string, DriveInScenario> Fronts, ScenarioNetworks? Networks, LoadedNetwork? Loaded)
 {
     /// <summary>Of a scenario that was never run.</summary>
     public static ScenarioBefore Nothing { get; } = new(FrozenDictionary<string, DriveInScenario>.Empty, null, null);

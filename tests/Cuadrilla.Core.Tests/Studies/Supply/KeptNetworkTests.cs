@@ -40,6 +40,24 @@ public sealed class KeptNetworkTests
     }
 
     [Fact]
+    public void Beside_motors_on_the_line_it_stays_too()
+    {
+        var demo = DemoPlant.Read(Data) with { Name = "demo, one entry changed" };
+        var kept = new Assessor(Data);
+        var before = kept.Run(demo).Scenarios;
+        Assert.Contains(before, s => s.OnLine.Count > 0);
+        var id = demo.Lineups[0].DrivePoints[0].Id;
+        var after = kept.Run(demo with
+        {
+            Lineups = [.. demo.Lineups.Select(l => l with
+            {
+                DrivePoints = [.. l.DrivePoints.Select(p => p.Id == id ? p with { Tag = "changed" } : p)],
+            })],
+        }).Scenarios;
+        Assert.All(before.Zip(after), s => Assert.Same(s.First.Loaded, s.Second.Loaded));
+    }
+
+    [Fact]
     public void What_one_drive_does_in_a_scenario_leaves_it_too()
     {
         var slower = Warm.Run(WithScenario(s => s with { States = [new DrivePointState(Plant.Lineups[0].DrivePoints[1].Id, true, 0.8, 1)] }));
@@ -85,6 +103,29 @@ public sealed class KeptNetworkTests
         }
 
         Assert.InRange(taken, 10, edited.Drives.Count - 1);
+    }
+
+    [Fact]
+    public void Front_ends_under_other_keys_draw_what_they_drew()
+    {
+        var kept = new Assessor(Data);
+        var before = kept.Run(Plant).Scenarios[0];
+
+        // A circuit is known by its first front end.
+        var first = before.Drives.GroupBy(d => d.Search!.Circuit).Select(g => g.First().DrivePointId).ToHashSet(StringComparer.Ordinal);
+        string KeyOf(string id) => first.Contains(id) ? id : id + "-new";
+        var after = kept.Run(Plant with
+        {
+            Lineups = [.. Plant.Lineups.Select(l => l with { DrivePoints = [.. l.DrivePoints.Select(p => p with { Id = KeyOf(p.Id) })] })],
+        }).Scenarios[0];
+        Assert.Equal(before.Drives.Count, after.Drives.Count);
+        foreach (var (one, other) in before.Drives.Zip(after.Drives))
+        {
+            var (was, now) = ((RectifierResult.LineDraw)one.Front, (RectifierResult.LineDraw)other.Front);
+            Assert.Equal(KeyOf(one.DrivePointId), other.DrivePointId);
+            Assert.Equal(was.WorstPhase.RmsA, now.WorstPhase.RmsA, 1e-5 * was.WorstPhase.RmsA);
+            Assert.Equal(was.WorstPhase.ThdiPct, now.WorstPhase.ThdiPct, 1e-4 * was.WorstPhase.ThdiPct);
+        }
     }
 
     [Fact]

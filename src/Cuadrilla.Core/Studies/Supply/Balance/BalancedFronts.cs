@@ -155,7 +155,9 @@ internal sealed class BalancedFronts
             var before = Before(u);
             var kinds = KindsOf(unit);
             var (told, kept) = Told(unit.Front, emf, answer, before);
-            var ofKinds = told.Spectra.Select((s, k) => unit.Front.Circuit!.Result(told.Orbit!, told.Emf, s, k)).ToList();
+            RectifierResult.SteadyState[] ofKinds = unit.Members.Count == 1
+                ? []
+                : [.. told.Spectra.Select((s, k) => unit.Front.Circuit!.Result(told.Orbit!, told.Emf, s, k))];
             foreach (var member in unit.Members)
             {
                 drives[member.Front] = Drive(unit, member, told, ofKinds, emf, found.Volts) with
@@ -205,12 +207,10 @@ internal sealed class BalancedFronts
     }
 
     private DriveInScenario Drive(BalanceUnit unit, UnitMember member, FrontAnswer answer,
-        List<RectifierResult.SteadyState> ofKinds, SpaceVector emf, SpaceVector[] volts)
+        RectifierResult.SteadyState[] ofKinds, SpaceVector emf, SpaceVector[] volts)
     {
         var (drive, own, isOne) = (running[member.Front], fronts[member.Front], unit.Members.Count == 1);
-        var result = isOne || answer.Orbit is null
-            ? answer.Front
-            : ofKinds[member.Kind].Part(member.Share);
+        var result = isOne || answer.Orbit is null ? answer.Front : ofKinds[member.Kind].Part(member.Share);
         return new DriveInScenario(
             drive.Id, drive.Point, result, own.Circuit?.Input, network.VoltageV(drive.BusId) * emf[1].Magnitude, drive.BusId,
             (Complex.ImaginaryOne * emf[1]).Phase)

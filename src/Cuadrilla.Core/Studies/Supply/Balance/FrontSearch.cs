@@ -26,6 +26,12 @@ internal sealed record FrontSearch(SpaceVector Emf, SwitchedCircuit? Circuit, Fr
             return this;
         }
 
+        if (ReferenceEquals(Circuit, circuit))
+        {
+            // The same bridges in the same order, whatever the front ends behind them are called now.
+            return this with { Kinds = kinds };
+        }
+
         var like = kinds.Select(kind =>
         {
             var common = Kinds.Select(own => own.Where(m => kind.ContainsKey(m.Key)).Sum(m => m.Value)).ToList();

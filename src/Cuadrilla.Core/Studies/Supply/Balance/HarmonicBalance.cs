@@ -173,7 +173,10 @@ internal sealed class HarmonicBalance
     private int Width => 2 * networks.Orders.Count;
 
     private FrontAnswer? Known(FrontSearch? before, int unit, SpaceVector emf) =>
-        before is not null && IsSame(before.Circuit, unit) && Same(emf, before.Emf) ? before.Answer : null;
+        before is not null && IsSame(before.Circuit, unit) && (before.Answer.Orbit is not null || IsSilent(before.Answer))
+            && Same(emf, before.Emf)
+            ? before.Answer
+            : null;
 
     private bool IsSame(SwitchedCircuit? circuit, int unit) =>
         circuit is not null && ReferenceEquals(circuit, units[unit].Front.Circuit?.Circuit);
