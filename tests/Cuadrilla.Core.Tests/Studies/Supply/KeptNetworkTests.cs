@@ -106,6 +106,23 @@ public sealed class KeptNetworkTests
     }
 
     [Fact]
+    public void After_a_scenario_in_which_nothing_runs_it_serves_the_drives_again()
+    {
+        var kept = new Assessor(Data);
+        kept.Run(Plant);
+        var still = kept.Run(WithScenario(s => s with
+        {
+            States = [.. Plant.AllDrivePoints().Select(p => new DrivePointState(p.Id, false, 1, 1))],
+        })).Scenarios[0];
+        Assert.Empty(still.Drives);
+        Assert.Equal(0, still.Pcc.HarmonicA, 1e-9);
+        var again = kept.Run(Plant).Scenarios[0];
+        Assert.Same(still.Loaded, again.Loaded);
+        var fresh = new Assessor(Data, warmStarts: false).Run(Plant).Scenarios[0];
+        Assert.Equal(fresh.Pcc.HarmonicA, again.Pcc.HarmonicA, 1e-5 * fresh.Pcc.HarmonicA);
+    }
+
+    [Fact]
     public void Front_ends_under_other_keys_draw_what_they_drew()
     {
         var kept = new Assessor(Data);
