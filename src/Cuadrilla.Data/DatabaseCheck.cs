@@ -50,7 +50,7 @@ public static class DatabaseCheck
             try
             {
                 var document = hasPacked
-                    ? StoredEdits.Document(connection, null, id, sequence)
+                    ? StoredEdits.Text(connection, null, id, sequence)
                     : connection.ExecuteScalar<string>("SELECT document FROM edit WHERE project_id = @id AND sequence = @sequence",
                         new { id, sequence });
                 open(document ?? throw new InvalidDataException("it is not there"), version is { } v ? (int)v : null);

@@ -47,10 +47,7 @@ public sealed record ProjectHead
     /// <summary>What redo would bring back; null when there is nothing.</summary>
     public string? RedoLabel { get; init; }
 
-    /// <summary>The specification as JSON.</summary>
-    public string Document { get; init; } = string.Empty;
-
-    /// <summary>Version it was written in; null for one stored before versions were.</summary>
+    /// <summary>Version its document was written in; null for one stored before versions were.</summary>
     public int? FormatVersion { get; init; }
 
     /// <summary>open, archived or binned; what is not open is only read.</summary>

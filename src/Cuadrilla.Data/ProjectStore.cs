@@ -46,6 +46,15 @@ public sealed class ProjectStore(Database database, TimeProvider clock, int form
         return Head(connection, null, id);
     }
 
+    /// <summary>The specification of a project as it stood, as JSON.</summary>
+    /// <exception cref="ProjectRemovedException">It was removed since.</exception>
+    public string DocumentOf(ProjectHead head)
+    {
+        ArgumentNullException.ThrowIfNull(head);
+        using var connection = database.Open();
+        return StoredEdits.Text(connection, null, head.Id, head.DocumentSequence) ?? throw new ProjectRemovedException();
+    }
+
     /// <summary>Creates a project with its first edit.</summary>
     public ProjectHead Create(string document, string who, string label)
     {
@@ -124,7 +133,7 @@ public sealed class ProjectStore(Database database, TimeProvider clock, int form
             WHERE e.project_id = @id AND e.sequence = @sequence
             """,
             new { id, sequence });
-        return place is not null && StoredEdits.Document(connection, null, id, place.Sequence) is { } document
+        return place is not null && StoredEdits.Text(connection, null, id, place.Sequence) is { } document
             ? new StoredDocument { Document = document, FormatVersion = place.FormatVersion }
             : null;
     }
@@ -163,11 +172,8 @@ public sealed class ProjectStore(Database database, TimeProvider clock, int form
         return isThere;
     }
 
-    private static ProjectHead? Head(SqliteConnection connection, IDbTransaction? transaction, string id)
-    {
-        var head = connection.QuerySingleOrDefault<ProjectHead>(HeadSql, new { id }, transaction);
-        return head is null ? null : head with { Document = StoredEdits.Document(connection, transaction, id, head.DocumentSequence)! };
-    }
+    private static ProjectHead? Head(SqliteConnection connection, IDbTransaction? transaction, string id) =>
+        connection.QuerySingleOrDefault<ProjectHead>(HeadSql, new { id }, transaction);
 
     private WriteOutcome Write(string id, long basedOn, Func<SqliteConnection, IDbTransaction, EditRow, bool> write)
     {

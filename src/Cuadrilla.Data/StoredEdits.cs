@@ -1,4 +1,5 @@
 using System.Data;
+using System.Text;
 using Dapper;
 using Microsoft.Data.Sqlite;
 
@@ -9,7 +10,11 @@ internal static class StoredEdits
 {
     /// <summary>The document of an edit; null where it has none.</summary>
     /// <exception cref="InvalidDataException">It is damaged.</exception>
-    public static string? Document(SqliteConnection connection, IDbTransaction? transaction, string project, long sequence)
+    public static string? Text(SqliteConnection connection, IDbTransaction? transaction, string project, long sequence) =>
+        Document(connection, transaction, project, sequence) is { } document ? Encoding.UTF8.GetString(document) : null;
+
+    // UTF-8. What is asked for comes last, and what stands whole or by itself first.
+    private static byte[]? Document(SqliteConnection connection, IDbTransaction? transaction, string project, long sequence)
     {
         var chain = connection.Query<Link>(
             """
@@ -18,26 +23,26 @@ internal static class StoredEdits
                 UNION ALL
                 SELECT e.sequence, e.document, e.packed, e.packed_on, step + 1 FROM chain c JOIN edit e ON e.project_id = @project AND e.sequence = c.packed_on
                 WHERE step < 1000)
-            SELECT document, packed, packed_on FROM chain ORDER BY step DESC
+            SELECT CAST(document AS BLOB) AS document, packed, packed_on FROM chain ORDER BY step DESC
             """,
             new { project, sequence },
-            transaction);
-        string? document = null;
-        foreach (var link in chain)
+            transaction).AsList();
+        if (chain.Count == 0 || chain[^1] is { Document: null, Packed: null })
         {
-            document = link.Document ?? (link.Packed is null
-                ? null
-                : DocumentPacking.Unpack(link.Packed, link.PackedOn is null ? string.Empty : document ?? string.Empty));
+            return null;
         }
 
-        return document;
+        var begin = chain.FindLastIndex(l => l.Document is not null || l.PackedOn is null);
+        return begin < 0
+            ? throw DocumentPacking.Damaged()
+            : DocumentPacking.Unpack([.. chain.Skip(begin).Select(l => l.Packed).OfType<byte[]>()], chain[begin].Document ?? []);
     }
 
     /// <summary>Packs the newest document of a project before an edit, if it still stands whole.</summary>
     public static void PackBefore(SqliteConnection connection, IDbTransaction transaction, string project, long sequence)
     {
         var whole = connection.QuerySingleOrDefault<Whole>(
-            "SELECT sequence, document FROM edit WHERE project_id = @project AND sequence < @sequence AND kind = 'edit' ORDER BY sequence "
+            "SELECT sequence, CAST(document AS BLOB) AS document FROM edit WHERE project_id = @project AND sequence < @sequence AND kind = 'edit' ORDER BY sequence "
                 + "DESC LIMIT 1",
             new { project, sequence },
             transaction);
@@ -95,7 +100,7 @@ internal static class StoredEdits
                 project,
                 whole.Sequence,
                 packed = DocumentPacking.Pack(whole.Document!,
-                    before is null ? string.Empty : Document(connection, transaction, project, before.Sequence)!),
+                    before is null ? [] : Document(connection, transaction, project, before.Sequence)!),
                 on = before?.Sequence,
                 depth = before is null ? 0 : before.PackedDepth + 1,
             },
@@ -104,7 +109,7 @@ internal static class StoredEdits
 
     private sealed record Link
     {
-        public string? Document { get; init; }
+        public byte[]? Document { get; init; }
 
         public byte[]? Packed { get; init; }
 
@@ -115,7 +120,7 @@ internal static class StoredEdits
     {
         public long Sequence { get; init; }
 
-        public string? Document { get; init; }
+        public byte[]? Document { get; init; }
     }
 
     private sealed record Before

@@ -30,13 +30,28 @@ public sealed class PackingTests : IDisposable
     [InlineData("xµy", "xΩy")]
     [InlineData("x😀y", "x😁y")]
     public void What_is_packed_comes_back(string document, string before) =>
-        Assert.Equal(document, DocumentPacking.Unpack(DocumentPacking.Pack(document, before), before));
+        Assert.Equal(document, Unpacked([Packed(document, before)], before));
+
+    [Fact]
+    public void A_chain_comes_back_at_each_of_its_documents_and_tells_damage_on_the_way()
+    {
+        string[] documents = ["one two three four", "one 2 three four", "one 2 3 four", "one two 3 four five", "", "four", "four five", "four five"];
+        var chain = documents.Select((d, i) => Packed(d, i == 0 ? string.Empty : documents[i - 1])).ToArray();
+        Assert.All(Enumerable.Range(0, documents.Length), i => Assert.Equal(documents[i], Unpacked(chain[..(i + 1)], string.Empty)));
+        Assert.Equal("begin", Unpacked([], "begin"));
+
+        // Another document on the way, whole by itself.
+        var other = chain.ToArray();
+        other[1] = Packed("one II three four", documents[0]);
+        Assert.Throws<InvalidDataException>(() => Unpacked(other[..3], string.Empty));
+        Assert.Equal(documents[3], Unpacked([other[0], chain[1], chain[2], chain[3]], string.Empty));
+    }
 
     [Fact]
     public void Damage_never_gives_another_document()
     {
         const string document = "the first line, the second line, the third line";
-        var packed = DocumentPacking.Pack(document, "the first line, another line, the third line");
+        var packed = Packed(document, "the first line, another line, the third line");
         var found = 0;
         for (var bit = 0; bit < packed.Length * 8; bit++)
         {
@@ -45,7 +60,7 @@ public sealed class PackingTests : IDisposable
             try
             {
                 // Bits that fill up the last byte say nothing.
-                Assert.Equal(document, DocumentPacking.Unpack(harmed, "the first line, another line, the third line"));
+                Assert.Equal(document, Unpacked([harmed], "the first line, another line, the third line"));
             }
             catch (InvalidDataException)
             {
@@ -54,8 +69,8 @@ public sealed class PackingTests : IDisposable
         }
 
         Assert.InRange(found, (packed.Length * 8) - 24, packed.Length * 8);
-        Assert.Throws<InvalidDataException>(() => DocumentPacking.Unpack(packed, "The first line, another line, the third line"));
-        Assert.Throws<InvalidDataException>(() => DocumentPacking.Unpack(packed[..12], "the first line, another line, the third line"));
+        Assert.Throws<InvalidDataException>(() => Unpacked([packed], "The first line, another line, the third line"));
+        Assert.Throws<InvalidDataException>(() => Unpacked([packed[..12]], "the first line, another line, the third line"));
     }
 
     [Fact]
@@ -90,13 +105,13 @@ public sealed class PackingTests : IDisposable
         for (var step = edits - 1; step >= 1; step--)
         {
             var undone = Assert.IsType<WriteOutcome.Saved>(store.Undo(id, head, "e"));
-            Assert.Equal(kept[step], undone.Head.Document);
+            Assert.Equal(kept[step], store.DocumentOf(undone.Head));
             head = undone.Head.Edit;
         }
 
         var other = Assert.IsType<WriteOutcome.Saved>(store.Save(id, head, kept[7], "e", "another way"));
-        Assert.Equal(kept[7], store.Find(id)!.Document);
-        Assert.Equal(kept[1], Assert.IsType<WriteOutcome.Saved>(store.Undo(id, other.Head.Edit, "e")).Head.Document);
+        Assert.Equal(kept[7], store.DocumentOf(store.Find(id)!));
+        Assert.Equal(kept[1], store.DocumentOf(Assert.IsType<WriteOutcome.Saved>(store.Undo(id, other.Head.Edit, "e")).Head));
         Assert.Empty(DatabaseCheck.Problems(database.Path, (text, version) => StoredProject.Read(text, version)));
     }
 
@@ -145,6 +160,12 @@ public sealed class PackingTests : IDisposable
         SqliteConnection.ClearAllPools();
         TestFolder.Remove(folder);
     }
+
+    private static byte[] Packed(string document, string before) =>
+        DocumentPacking.Pack(Encoding.UTF8.GetBytes(document), Encoding.UTF8.GetBytes(before));
+
+    private static string Unpacked(byte[][] chain, string before) =>
+        Encoding.UTF8.GetString(DocumentPacking.Unpack(chain, Encoding.UTF8.GetBytes(before)));
 
     private static string DemoDocument() =>
         System.Text.Json.JsonSerializer.Serialize(ProjectFile.Read(DemoPlant.File(), Cuadrilla.Catalogue.ReferenceCatalogue.Data),

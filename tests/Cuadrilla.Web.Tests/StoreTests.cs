@@ -26,8 +26,18 @@ public sealed class StoreTests : IDisposable
     {
         var id = store.Create(Document("works"), "engineer", "new").Id;
         database.Migrate();
-        Assert.Equal(Document("works"), store.Find(id)!.Document);
+        Assert.Equal(Document("works"), store.DocumentOf(store.Find(id)!));
         Assert.Empty(Directory.GetFiles(folder, "*.backup"));
+    }
+
+    [Fact]
+    public void What_was_removed_after_it_was_found_says_so()
+    {
+        var id = store.Create(Document("works"), "engineer", "new").Id;
+        var head = store.Find(id)!;
+        Assert.True(store.Change(id, ProjectStates.Binned, "engineer"));
+        Assert.True(store.Remove(id));
+        Assert.Throws<ProjectRemovedException>(() => store.DocumentOf(head));
     }
 
     [Fact]
@@ -62,8 +72,9 @@ public sealed class StoreTests : IDisposable
         SqliteConnection.ClearAllPools();
         var migrated = new Database(old);
         migrated.Migrate();
-        var head = new ProjectStore(migrated, TimeProvider.System, Version).Find("p")!;
-        Assert.Equal((Document("old works"), null), (head.Document, head.FormatVersion));
+        var later = new ProjectStore(migrated, TimeProvider.System, Version);
+        var head = later.Find("p")!;
+        Assert.Equal((Document("old works"), null), (later.DocumentOf(head), head.FormatVersion));
         Assert.NotEmpty(Directory.GetFiles(folder, "old*backup*"));
     }
 
@@ -89,7 +100,7 @@ public sealed class StoreTests : IDisposable
         Assert.Equal(15, outcomes.OfType<WriteOutcome.Stale>().Count());
         Assert.All(outcomes.OfType<WriteOutcome.Stale>(),
             s => Assert.Equal((Document("works"), Version), (s.BaseDocument.Document, s.BaseDocument.FormatVersion)));
-        Assert.Equal(saved.Head.Document, store.Find(id)!.Document);
+        Assert.Equal(store.DocumentOf(saved.Head), store.DocumentOf(store.Find(id)!));
         Assert.Equal(2, store.History(id, 10).Count);
     }
 
@@ -101,11 +112,11 @@ public sealed class StoreTests : IDisposable
         Assert.IsType<WriteOutcome.Nothing>(store.Redo(id, 1, "e"));
         store.Save(id, 1, Document("two"), "e", "second");
         var undone = Assert.IsType<WriteOutcome.Saved>(store.Undo(id, 2, "e"));
-        Assert.Equal(Document("one"), undone.Head.Document);
+        Assert.Equal(Document("one"), store.DocumentOf(undone.Head));
         Assert.Null(undone.Head.UndoLabel);
         Assert.Equal("second", undone.Head.RedoLabel);
         Assert.IsType<WriteOutcome.Nothing>(store.Undo(id, 3, "e"));
-        Assert.Equal(Document("two"), Assert.IsType<WriteOutcome.Saved>(store.Redo(id, 3, "e")).Head.Document);
+        Assert.Equal(Document("two"), store.DocumentOf(Assert.IsType<WriteOutcome.Saved>(store.Redo(id, 3, "e")).Head));
     }
 
     [Fact]
@@ -147,7 +158,7 @@ public sealed class StoreTests : IDisposable
             }
 
             head = saved.Head.Edit;
-            Assert.Equal(Document(now), saved.Head.Document);
+            Assert.Equal(Document(now), store.DocumentOf(saved.Head));
             Assert.Equal(past.Count == 0, saved.Head.UndoLabel is null);
             Assert.Equal(future.Count == 0, saved.Head.RedoLabel is null);
         }

@@ -24,6 +24,10 @@ internal sealed partial class ProblemMiddleware(RequestDelegate next, ILogger<Pr
         {
             await Problems.Input(problem.Problems).ExecuteAsync(context);
         }
+        catch (ProjectRemovedException problem)
+        {
+            await Problems.NotFound(problem.Message).ExecuteAsync(context);
+        }
         catch (BadHttpRequestException problem)
         {
             var tooLarge = problem.StatusCode == StatusCodes.Status413PayloadTooLarge;

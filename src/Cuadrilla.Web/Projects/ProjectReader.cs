@@ -34,7 +34,7 @@ internal sealed partial class ProjectReader(ProjectStore store, Assessor assesso
 
     private PlantSpecification Specification(ProjectHead head) => Kept(head).Specification;
 
-    private RecentEdit Kept(ProjectHead head) => recent.Of(head, () => StoredProject.Read(head.Document, head.FormatVersion));
+    private RecentEdit Kept(ProjectHead head) => recent.Of(head, () => StoredProject.Read(store.DocumentOf(head), head.FormatVersion));
 
     public ProjectDocument Document(ProjectHead head, PlantSpecification known) => With(head, recent.Of(head, () => known));
 
