@@ -56,7 +56,10 @@ public sealed class ProjectStore(Database database, TimeProvider clock, int form
     }
 
     /// <summary>Creates a project with its first edit.</summary>
-    public ProjectHead Create(string document, string who, string label)
+    /// <param name="document">The specification as JSON, UTF-8.</param>
+    /// <param name="who">Who made it.</param>
+    /// <param name="label">What it is.</param>
+    public ProjectHead Create(byte[] document, string who, string label)
     {
         var id = Guid.CreateVersion7().ToString("N");
         using var connection = database.Open();
@@ -70,7 +73,12 @@ public sealed class ProjectStore(Database database, TimeProvider clock, int form
     }
 
     /// <summary>Saves a document as the next edit, if <paramref name="basedOn"/> is still in force.</summary>
-    public WriteOutcome Save(string id, long basedOn, string document, string who, string label) =>
+    /// <param name="id">Which project.</param>
+    /// <param name="basedOn">The edit that it was made on.</param>
+    /// <param name="document">The specification as JSON, UTF-8.</param>
+    /// <param name="who">Who made it.</param>
+    /// <param name="label">What it is.</param>
+    public WriteOutcome Save(string id, long basedOn, byte[] document, string who, string label) =>
         Write(id, basedOn, (connection, transaction, head) =>
         {
             var next = head.Sequence + 1;
@@ -215,12 +223,13 @@ public sealed class ProjectStore(Database database, TimeProvider clock, int form
 
     private void Insert(
         SqliteConnection connection, IDbTransaction transaction, string id, long sequence, string who, string label, string kind,
-        long documentSequence, long? undoTo, long? redoTo, string? document) =>
+        long documentSequence, long? undoTo, long? redoTo, byte[]? document) =>
         connection.Execute(
             """
             INSERT INTO edit (project_id, sequence, at_utc, who, label, kind, document_sequence, undo_to, redo_to, document, name, lineup_count, format_version)
-            VALUES (@id, @sequence, @at, @who, @label, @kind, @documentSequence, @undoTo, @redoTo, @document,
-                    json_extract(@document, '$.name'), json_array_length(@document, '$.lineups'), @version)
+            SELECT @id, @sequence, @at, @who, @label, @kind, @documentSequence, @undoTo, @redoTo, text,
+                   json_extract(text, '$.name'), json_array_length(text, '$.lineups'), @version
+            FROM (SELECT CAST(@document AS TEXT) AS text)
             """,
             new { id, sequence, at = Now(), who, label, kind, documentSequence, undoTo, redoTo, document,
                 version = document is null ? (int?)null : formatVersion },

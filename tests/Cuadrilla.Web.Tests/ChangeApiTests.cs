@@ -57,6 +57,24 @@ public sealed class ChangeApiTests(WebHost host) : IClassFixture<WebHost>
         Assert.Equal(1, (int)(await Get(project))["edit"]!);
     }
 
+    [Theory]
+    [InlineData("/lineups/0/drivePoints/1/load")]
+    [InlineData("/site")]
+    public async Task What_is_too_deep_where_it_is_put_is_refused(string path)
+    {
+        // Not too deep for a request.
+        JsonNode value = new JsonArray();
+        for (var i = 0; i < 26; i++)
+        {
+            value = new JsonArray(value);
+        }
+
+        var project = await client.ImportDemo();
+        using var refused = await Change(project, 1, new JsonObject { ["op"] = "replace", ["path"] = path, ["value"] = value });
+        Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
+        Assert.Equal(1, (int)(await Get(project))["edit"]!);
+    }
+
     [Fact]
     public async Task Gaps_in_lists_are_named()
     {

@@ -133,7 +133,7 @@ internal static class ProjectEndpoints
                 return Answer(refusal, reader, null);
             }
 
-            var (specification, text, isJustThat) = SpecificationPatch.Apply(reader.TextOf(head), wanted.Changes);
+            var (specification, text, isJustThat) = SpecificationPatch.Apply(reader.Of(head), reader.TextOf(head), wanted.Changes);
             ProjectFile.Require(specification, reader.Data, "/specification");
             var outcome = store.Save(id, head.Edit, text, author, wanted.Label);
             if (outcome is WriteOutcome.Saved saved)

@@ -14,7 +14,7 @@ internal sealed partial class ProjectReader(ProjectStore store, Assessor assesso
 {
     public EngineeringData Data => assessor.Data;
 
-    public static string Write(PlantSpecification specification) => JsonSerializer.Serialize(specification, ProjectJson.Options);
+    public static byte[] Write(PlantSpecification specification) => JsonSerializer.SerializeToUtf8Bytes(specification, ProjectJson.Options);
 
     public static PlantSpecification Read(StoredDocument stored) => StoredProject.Read(stored.Document, stored.FormatVersion);
 
@@ -30,7 +30,7 @@ internal sealed partial class ProjectReader(ProjectStore store, Assessor assesso
     public PlantSpecification Of(ProjectHead head) => Specification(head);
 
     /// <summary>Its text, as this program writes it.</summary>
-    public string TextOf(ProjectHead head) => Kept(head).Text;
+    public byte[] TextOf(ProjectHead head) => Kept(head).Text;
 
     private PlantSpecification Specification(ProjectHead head) => Kept(head).Specification;
 
@@ -50,7 +50,7 @@ internal sealed partial class ProjectReader(ProjectStore store, Assessor assesso
         Assessed(kept));
 
     /// <summary>The same without the specification where the client has it, and without what of the assessment it has.</summary>
-    public SavedDocument Saved(ProjectHead head, PlantSpecification specification, string text, bool isKnown, ChangeRequest wanted)
+    public SavedDocument Saved(ProjectHead head, PlantSpecification specification, byte[] text, bool isKnown, ChangeRequest wanted)
     {
         var before = recent.Find(head.Id, wanted.BasedOn);
         var kept = recent.Of(head, () => specification, text);

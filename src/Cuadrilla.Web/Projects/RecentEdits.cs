@@ -20,7 +20,7 @@ internal sealed class RecentEdits : IDisposable
         kept.Get<RecentEdit>(projectId) is { } known && known.Edit == edit ? known : null;
 
     /// <summary>An edit, kept from now on unless a newer one is.</summary>
-    public RecentEdit Of(ProjectHead head, Func<PlantSpecification> read, string? text = null)
+    public RecentEdit Of(ProjectHead head, Func<PlantSpecification> read, byte[]? text = null)
     {
         if (Find(head.Id, head.Edit) is { } known)
         {
@@ -50,17 +50,17 @@ internal sealed class RecentEdits : IDisposable
 }
 
 /// <summary>A specification with what follows, once that has been asked for.</summary>
-internal sealed class RecentEdit(long edit, PlantSpecification specification, string? text = null)
+internal sealed class RecentEdit(long edit, PlantSpecification specification, byte[]? text = null)
 {
-    private string? text = text;
+    private byte[]? text = text;
     private AssessmentDocument? assessment;
 
     public long Edit => edit;
 
     public PlantSpecification Specification => specification;
 
-    /// <summary>Its text, as this program writes it.</summary>
-    public string Text => text ??= ProjectReader.Write(specification);
+    /// <summary>Its text as this program writes it, UTF-8.</summary>
+    public byte[] Text => text ??= ProjectReader.Write(specification);
 
     /// <summary>Names this assessment: made once more, it may differ in the last digit.</summary>
     public string Stamp { get; } = Guid.NewGuid().ToString("N");

@@ -1,3 +1,4 @@
+using System.Text;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Motors;
@@ -60,7 +61,7 @@ internal static class TemplateEndpoints
             ?? throw new InputException(InputProblem.Of("/pointId", "Drive point", $"'{wanted.PointId}'", "a key of this plant"));
         var alone = Alone(plant, lineup, lineup.DrivePoints.First(p => p.Id == wanted.PointId));
         ProjectFile.Require(alone, reader.Data);
-        return Results.Ok(Listed(store.Keep(wanted.Name.Trim(), author, ProjectReader.Write(alone))));
+        return Results.Ok(Listed(store.Keep(wanted.Name.Trim(), author, Encoding.UTF8.GetString(ProjectReader.Write(alone)))));
     }
 
     // The rest of the plant stays, so that it is a valid project; what the drive point shares with others does not go with it.
