@@ -5,6 +5,7 @@ using System.Net;
 using System.Net.Http.Headers;
 using System.Net.Sockets;
 using System.Text;
+using System.Text.Json;
 using System.Text.Json.Nodes;
 using Cuadrilla.Catalogue;
 using Cuadrilla.Core.Specification;
@@ -84,28 +85,30 @@ internal sealed class LoadRun : IDisposable
 
     private async Task OwnPlantsAsync(int editors, TimeSpan pause, TimeSpan span)
     {
-        var ids = new List<string>();
+        var plants = new List<(string Id, string Stamp)>();
         for (var i = 0; i < editors; i++)
         {
-            ids.Add(await ImportAsync(PlantPoints, $"Plant {i}"));
+            plants.Add(await ImportAsync(PlantPoints, $"Plant {i}"));
         }
 
         var times = new ConcurrentBag<double>();
         await using (new HealthWatch(client, "50 editors on 50 plants"))
         {
             var until = Stopwatch.StartNew();
-            await Task.WhenAll(ids.Select(async (id, i) =>
+            await Task.WhenAll(plants.Select(async (plant, i) =>
             {
+                var knows = plant.Stamp;
                 // Not all at once: editors are people.
                 await Task.Delay(pause * i / editors);
                 for (var edit = 1L; until.Elapsed < span; edit++)
                 {
                     var watch = Stopwatch.StartNew();
-                    if (!await ChangeAsync(id, edit, i % PlantPoints, edit))
+                    if (await ChangeAsync(plant.Id, edit, i % PlantPoints, edit, knows) is not { } stamp)
                     {
                         break;
                     }
 
+                    knows = stamp;
                     times.Add(watch.Elapsed.TotalSeconds);
                     await Task.Delay(TimeSpan.FromTicks(Math.Max(0, (pause - watch.Elapsed).Ticks)));
                 }
@@ -117,14 +120,14 @@ internal sealed class LoadRun : IDisposable
 
     private async Task OnePlantAsync(int editors, TimeSpan span)
     {
-        var id = await ImportAsync(PlantPoints, "One plant");
+        var (id, begun) = await ImportAsync(PlantPoints, "One plant");
         var (times, merges) = (new ConcurrentBag<double>(), 0);
         await using (new HealthWatch(client, "20 editors on one plant"))
         {
             var until = Stopwatch.StartNew();
             await Task.WhenAll(Enumerable.Range(0, editors).Select(async i =>
             {
-                var (edit, value) = (1L, 0);
+                var (edit, value, knows) = (1L, 0, begun);
                 while (until.Elapsed < span)
                 {
                     // As the page does: on somebody else's edit the own change is made again.
@@ -132,13 +135,13 @@ internal sealed class LoadRun : IDisposable
                     value++;
                     while (true)
                     {
-                        using var answer = await PostAsync(id, edit, i, value);
-                        var body = answer.IsSuccessStatusCode || answer.StatusCode == HttpStatusCode.Conflict
-                            ? JsonNode.Parse(await answer.Content.ReadAsByteArrayAsync())
+                        using var answer = await PostAsync(id, edit, i, value, knows);
+                        using var body = answer.IsSuccessStatusCode || answer.StatusCode == HttpStatusCode.Conflict
+                            ? JsonDocument.Parse(await answer.Content.ReadAsByteArrayAsync())
                             : null;
                         if (answer.IsSuccessStatusCode)
                         {
-                            edit = (long)body!["edit"]!;
+                            (edit, knows) = (body!.RootElement.GetProperty("edit").GetInt64(), StampIn(body));
                             times.Add(watch.Elapsed.TotalSeconds);
                             break;
                         }
@@ -150,7 +153,7 @@ internal sealed class LoadRun : IDisposable
                         }
 
                         Interlocked.Increment(ref merges);
-                        edit = (long)body["current"]!["edit"]!;
+                        edit = body.RootElement.GetProperty("current").GetProperty("edit").GetInt64();
                     }
                 }
             }));
@@ -162,7 +165,7 @@ internal sealed class LoadRun : IDisposable
     private async Task LargePlantAsync(int points)
     {
         var watch = Stopwatch.StartNew();
-        var id = await ImportAsync(points, $"Large plant {points}");
+        var (id, _) = await ImportAsync(points, $"Large plant {points}");
         Console.WriteLine(Invariant($"{points} drive points: imported and assessed in {watch.Elapsed.TotalSeconds:0.00} s"));
         watch.Restart();
         using (var list = await client.GetAsync($"/api/projects/{id}/drive-list.csv"))
@@ -170,7 +173,7 @@ internal sealed class LoadRun : IDisposable
             Console.WriteLine(Invariant($"{points} drive points: drive list in {watch.Elapsed.TotalSeconds:0.00} s ({(int)list.StatusCode}, {(await list.Content.ReadAsByteArrayAsync()).Length} bytes)"));
         }
 
-        var other = await ImportAsync(PlantPoints, $"Beside {points}");
+        var (other, knows) = await ImportAsync(PlantPoints, $"Beside {points}");
         var times = new ConcurrentBag<double>();
         await using (new HealthWatch(client, $"workbench of {points}"))
         {
@@ -179,11 +182,12 @@ internal sealed class LoadRun : IDisposable
             for (var edit = 1L; !workbench.IsCompleted; edit++)
             {
                 var one = Stopwatch.StartNew();
-                if (!await ChangeAsync(other, edit, 3, edit))
+                if (await ChangeAsync(other, edit, 3, edit, knows) is not { } stamp)
                 {
                     break;
                 }
 
+                knows = stamp;
                 times.Add(one.Elapsed.TotalSeconds);
                 await Task.WhenAny(workbench, Task.Delay(500));
             }
@@ -195,17 +199,22 @@ internal sealed class LoadRun : IDisposable
         Say($"an editor of {PlantPoints} beside that workbench", times, watch.Elapsed);
     }
 
-    private async Task<string> ImportAsync(int points, string name)
+    private static string StampIn(JsonDocument answer) => answer.RootElement.GetProperty("stamp").GetString()!;
+
+    // Its key, and the stamp of its assessment.
+    private async Task<(string Id, string Stamp)> ImportAsync(int points, string name)
     {
         var plant = MadePlant.Of(ProjectFile.Read(DemoPlant.File(), ReferenceCatalogue.Data), points) with { Name = name };
         using var content = new ByteArrayContent(ProjectFile.Write(plant,
             ReferenceCatalogue.Data)) { Headers = { ContentType = new MediaTypeHeaderValue("application/json") } };
         using var answer = await client.PostAsync("/api/projects/import", content);
         answer.EnsureSuccessStatusCode();
-        return (string)JsonNode.Parse(await answer.Content.ReadAsByteArrayAsync())!["id"]!;
+        using var made = JsonDocument.Parse(await answer.Content.ReadAsByteArrayAsync());
+        return (made.RootElement.GetProperty("id").GetString()!, StampIn(made));
     }
 
-    private Task<HttpResponseMessage> PostAsync(string id, long basedOn, int point, long value)
+    // As the page asks: it has the assessment of the edit before.
+    private Task<HttpResponseMessage> PostAsync(string id, long basedOn, int point, long value, string knows)
     {
         var change = new JsonObject
         {
@@ -214,20 +223,22 @@ internal sealed class LoadRun : IDisposable
             ["value"] = 0.05 + (value % 40 / 100.0),
         };
         var body = new JsonObject { ["basedOn"] = basedOn, ["label"] = "static part", ["who"] = "load run", ["merges"] = true,
-            ["changes"] = new JsonArray(change) };
+            ["knows"] = knows, ["changes"] = new JsonArray(change) };
         return client.PostAsync($"/api/projects/{id}/changes", new StringContent(body.ToJsonString(), Encoding.UTF8, "application/json"));
     }
 
-    private async Task<bool> ChangeAsync(string id, long basedOn, int point, long value)
+    // The stamp of what it led to; null where it was refused.
+    private async Task<string?> ChangeAsync(string id, long basedOn, int point, long value, string knows)
     {
-        using var answer = await PostAsync(id, basedOn, point, value);
-        await answer.Content.ReadAsByteArrayAsync();
+        using var answer = await PostAsync(id, basedOn, point, value, knows);
         if (!answer.IsSuccessStatusCode)
         {
             Refused(answer);
+            return null;
         }
 
-        return answer.IsSuccessStatusCode;
+        using var body = JsonDocument.Parse(await answer.Content.ReadAsByteArrayAsync());
+        return StampIn(body);
     }
 
     private void Refused(HttpResponseMessage answer) => refusals.AddOrUpdate($"{(int)answer.StatusCode}", 1, (_, n) => n + 1);

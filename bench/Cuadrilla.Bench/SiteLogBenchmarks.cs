@@ -21,7 +21,7 @@ public class SiteLogBenchmarks
         folder = Directory.CreateTempSubdirectory("cuadrilla-bench-").FullName;
         var database = new Database(Path.Combine(folder, "cuadrilla.db"));
         database.Migrate();
-        project = new ProjectStore(database, TimeProvider.System, 15).Create("""{"name":"works","lineups":[]}""", "engineer", "new").Id;
+        project = new ProjectStore(database, TimeProvider.System, 15).Create("""{"name":"works","lineups":[]}"""u8.ToArray(), "engineer", "new").Id;
         log = new SiteLogStore(database, TimeProvider.System);
         log.Add(project, [.. Enumerable.Range(0, Entries).Select(i => new StoredSiteEntry
         {

@@ -6,14 +6,22 @@ using Microsoft.Extensions.Caching.Memory;
 namespace Cuadrilla.Web.Projects;
 
 /// <summary>
-/// What is in force in the projects that were used last, so that bench, checks and sheets of an edit read and assess nothing again. A large
-/// plant's assessment takes some tens of megabytes: few projects are kept, and of each the newest edit alone.
+/// What is in force in the projects that were used last, so that bench, checks and sheets of an edit read and assess nothing again, and
+/// only what differs need be answered. Of each project the newest edit alone, and of all so many drive points: what is kept of each takes
+/// some tens of kilobytes.
 /// </summary>
 internal sealed class RecentEdits : IDisposable
 {
-    private const int Most = 8;
+    /// <summary>So many drive points in all: fifty plants of sixty and some more.</summary>
+    public const int MostDrivePoints = 4_000;
+
+    // What a plant takes without any.
+    private const int Rest = 10;
+
     private readonly Lock gate = new();
-    private readonly MemoryCache kept = new(new MemoryCacheOptions());
+
+    // Sizes are counted; what is too much goes below, as the cache itself would refuse what is new.
+    private readonly MemoryCache kept = new(new MemoryCacheOptions { SizeLimit = long.MaxValue, TrackStatistics = true });
 
     /// <summary>An edit; null where it is not kept.</summary>
     public RecentEdit? Find(string projectId, long edit) =>
@@ -35,8 +43,8 @@ internal sealed class RecentEdits : IDisposable
                 return other.Edit == made.Edit ? other : made;
             }
 
-            kept.Set(head.Id, made);
-            if (kept.Count > Most)
+            kept.Set(head.Id, made, new MemoryCacheEntryOptions { Size = Rest + made.Specification.AllDrivePoints().Count() });
+            while (kept.Count > 1 && kept.GetCurrentStatistics()!.CurrentEstimatedSize > MostDrivePoints)
             {
                 // One: that whose last use is longest ago.
                 kept.Compact(1.5 / kept.Count);
