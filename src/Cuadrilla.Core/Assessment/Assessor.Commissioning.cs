@@ -69,7 +69,7 @@ public sealed partial class Assessor
     {
         ArgumentNullException.ThrowIfNull(plant);
         ArgumentNullException.ThrowIfNull(point);
-        var lineup = plant.Lineups.First(l => l.DrivePoints.Any(p => p.Id == point.Id));
+        var lineup = plant.LineupOf(point.Id);
         var arrangements = lineup.Arrangements.Where(a => a.PointIds().Contains(point.Id)).ToList();
         var ratio = arrangements.OfType<RatioFollower>().FirstOrDefault(r => r.Follower.PointId == point.Id);
         return new ParameterSource

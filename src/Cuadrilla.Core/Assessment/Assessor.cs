@@ -204,9 +204,10 @@ public sealed partial class Assessor : IPlantStudies
             [.. InThePlant(s, supply, buses[s.Model.Id]), .. s.Checks.Select(c => AtLowest(c, s.Model, supply, buses[s.Model.Id]))], stop)
                 .SelectMany(c => c));
 
+        var firsts = FirstCurrents.Of(scenarios);
         return new PlantAssessment(
             data.Version,
-            [.. studies.Select(s => Summary(s, scenarios))],
+            [.. studies.Select(s => Summary(s, firsts))],
             checks,
             scenarios,
             demand,
@@ -345,7 +346,7 @@ public sealed partial class Assessor : IPlantStudies
         Site? site = null)
     {
         var group = GroupFeeds.Of(plant, point, data);
-        var lineup = plant.Lineups.First(l => l.DrivePoints.Any(p => p.Id == point.Id));
+        var lineup = plant.LineupOf(point.Id);
         var converter = group?.Choice ?? point.Converter as ConverterChoice.FromCatalogue;
         return new DrivePointInput
         {
@@ -369,11 +370,11 @@ public sealed partial class Assessor : IPlantStudies
     // The converter of a group stands at its first member.
     private static string FrontOf(DrivePointModel model) => model.Input.Group is { IsHead: true } group ? group.GroupId : model.Id;
 
-    private static DrivePointSummary Summary(DrivePointStudy study, IReadOnlyList<ScenarioResult> scenarios)
+    private static DrivePointSummary Summary(DrivePointStudy study, FirstCurrents firsts)
     {
         try
         {
-            return SummaryOf(study, scenarios);
+            return SummaryOf(study, firsts);
         }
         catch (Exception problem) when (Fault.IsContained(problem))
         {
@@ -384,10 +385,9 @@ public sealed partial class Assessor : IPlantStudies
         }
     }
 
-    private static DrivePointSummary SummaryOf(DrivePointStudy study, IReadOnlyList<ScenarioResult> scenarios)
+    private static DrivePointSummary SummaryOf(DrivePointStudy study, FirstCurrents firsts)
     {
-        var front = scenarios.SelectMany(s => s.Drives).FirstOrDefault(d =>
-            d.DrivePointId == FrontOf(study.Model))?.Front as RectifierResult.LineDraw;
+        var front = firsts.Drives.GetValueOrDefault(FrontOf(study.Model))?.Front as RectifierResult.LineDraw;
         var chosen = study.Alternatives.FirstOrDefault(a => a.IsChosen);
         var present = study.Alternatives.FirstOrDefault(a => a.Id == "present");
         var shaft = study.Model.Load?.At(1);
@@ -400,8 +400,7 @@ public sealed partial class Assessor : IPlantStudies
             study.Model.Input.Group is { IsHead: true, PartPu: > 0 } group
                 ? study.Model.Converter?.SiteCurrentA / group.PartPu
                 : study.Model.Converter?.SiteCurrentA * (study.Model.StepUp?.CurrentPu ?? 1),
-            front?.LoadedPhase.RmsA ?? scenarios.SelectMany(s => s.OnLine)
-                .FirstOrDefault(d => d.DrivePointId == study.Model.Id)?.Point.Motor.CurrentA,
+            front?.LoadedPhase.RmsA ?? firsts.OnLine.GetValueOrDefault(study.Model.Id)?.Point.Motor.CurrentA,
             front?.LoadedPhase.ThdiPct,
             chosen?.Year.EnergyKwh,
             chosen is null || present is null ? null : present.Year.CostPerYear - chosen.Year.CostPerYear)

@@ -61,12 +61,14 @@ public sealed record PlantSpecification(
     public IEnumerable<DrivePoint> AllDrivePoints() => Lineups.SelectMany(l => l.DrivePoints);
 
     /// <summary>The common DC bus that a drive point hangs on; null when it has a front end of its own.</summary>
-    public CommonDcBus? DcBusOf(string drivePointId) =>
-        Lineups.SelectMany(l => l.DcBuses).FirstOrDefault(b => b.MemberIds.Contains(drivePointId));
+    public CommonDcBus? DcBusOf(string drivePointId) => PlantIndex.Of(this).DcBuses.GetValueOrDefault(drivePointId);
 
     /// <summary>The group that a drive point's motors belong to; null when there is none.</summary>
-    public MotorGroup? GroupOf(string drivePointId) =>
-        Lineups.SelectMany(l => l.Arrangements).OfType<MotorGroup>().FirstOrDefault(g => g.Members.Any(m => m.PointId == drivePointId));
+    public MotorGroup? GroupOf(string drivePointId) => PlantIndex.Of(this).Groups.GetValueOrDefault(drivePointId);
+
+    /// <summary>The lineup that a drive point is in.</summary>
+    /// <exception cref="KeyNotFoundException">It is in none.</exception>
+    public Lineup LineupOf(string drivePointId) => PlantIndex.Of(this).Lineups[drivePointId];
 
     /// <summary>Bus of each drive point: that of its lineup.</summary>
     public IReadOnlyDictionary<string, Bus> BusOfDrivePoints() => Lineups

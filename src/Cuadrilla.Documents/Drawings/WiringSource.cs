@@ -25,7 +25,7 @@ public static class WiringSource
     private static WiringParts Parts(PlantSpecification plant, DrivePoint point, Assessor assessor)
     {
         var units = plant.Conventions.Units;
-        var lineup = plant.Lineups.First(l => l.DrivePoints.Any(p => p.Id == point.Id));
+        var lineup = plant.LineupOf(point.Id);
         var bus = plant.Distribution.Bus(lineup.BusId);
         var model = assessor.Study(plant, point).Model;
         var dcBus = plant.DcBusOf(point.Id);

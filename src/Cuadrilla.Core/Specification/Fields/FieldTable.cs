@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using System.Reflection;
+using System.Runtime.CompilerServices;
 using Cuadrilla.Core.Base;
 
 namespace Cuadrilla.Core.Specification.Fields;
@@ -11,6 +12,9 @@ public static class FieldTable
 {
     private static readonly ConcurrentDictionary<Type, IReadOnlyList<FieldSet>> Sets = new();
     private static readonly ConcurrentDictionary<Type, IReadOnlyList<PropertyInfo>> Parts = new();
+
+    // Drive points whose entries are within their ranges: they don't change, and an edit leaves most of a plant's as they are.
+    private static readonly ConditionalWeakTable<DrivePoint, string> Faultless = [];
 
     /// <summary>All records with entries.</summary>
     public static IReadOnlyList<FieldSet> All { get; } = [.. PlantFields.All, .. SupplyFields.All, .. MotorFields.All,
@@ -35,6 +39,23 @@ public static class FieldTable
 
     /// <summary>Gathers what is out of range anywhere in a part of a specification.</summary>
     internal static void Check(object part, string at, ProblemList problems)
+    {
+        if (part is not DrivePoint point)
+        {
+            CheckAll(part, at, problems);
+        }
+        else if (!Faultless.TryGetValue(point, out _))
+        {
+            var before = problems.Items.Count;
+            CheckAll(point, at, problems);
+            if (problems.Items.Count == before)
+            {
+                Faultless.AddOrUpdate(point, point.Id);
+            }
+        }
+    }
+
+    private static void CheckAll(object part, string at, ProblemList problems)
     {
         foreach (var set in SetsOf(part.GetType()))
         {

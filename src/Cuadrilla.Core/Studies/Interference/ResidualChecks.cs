@@ -30,7 +30,7 @@ internal static class ResidualChecks
             yield break;
         }
 
-        var lineup = supply.Plant.Lineups.First(l => l.DrivePoints.Any(p => p.Id == point.Id));
+        var lineup = supply.Plant.LineupOf(point.Id);
         List<(string Where, ResidualDevice Device)> fitted = [];
         if (point.Interference.Residual.IsFitted)
         {
