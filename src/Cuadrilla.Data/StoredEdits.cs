@@ -42,8 +42,8 @@ internal static class StoredEdits
     public static void PackBefore(SqliteConnection connection, IDbTransaction transaction, string project, long sequence)
     {
         var whole = connection.QuerySingleOrDefault<Whole>(
-            "SELECT sequence, CAST(document AS BLOB) AS document FROM edit WHERE project_id = @project AND sequence < @sequence AND kind = 'edit' ORDER BY sequence "
-                + "DESC LIMIT 1",
+            "SELECT sequence, CAST(document AS BLOB) AS document FROM edit "
+                + "WHERE project_id = @project AND sequence < @sequence AND kind = 'edit' ORDER BY sequence DESC LIMIT 1",
             new { project, sequence },
             transaction);
         if (whole is { Document: not null })

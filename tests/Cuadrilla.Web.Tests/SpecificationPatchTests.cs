@@ -52,27 +52,31 @@ public sealed class SpecificationPatchTests
         Assert.NotNull(DrivePointPlace.Of(Demo, ["/lineups/0/drivePoints/1/tag", "/lineups/0/drivePoints/1/name"]));
     }
 
-    [Fact]
-    public void Whatever_is_changed_in_a_drive_point_comes_to_the_same_as_by_way_of_the_whole()
+    [Theory]
+    [InlineData(0)]
+    [InlineData(1)]
+    public void Whatever_is_changed_in_a_drive_point_comes_to_the_same_as_by_way_of_the_whole(int example)
     {
+        var plant = DemoPlant.Read(ReferenceCatalogue.Data, DemoPlant.Keys[example]);
+        var before = ProjectReader.Write(plant);
         var random = new Random(1412);
         var (done, refused) = (0, 0);
         for (var n = 0; n < 400; n++)
         {
-            var lineup = random.Next(Demo.Lineups.Count);
-            var point = random.Next(Demo.Lineups[lineup].DrivePoints.Count);
+            var lineup = random.Next(plant.Lineups.Count);
+            var point = random.Next(plant.Lineups[lineup].DrivePoints.Count);
             var prefix = $"/lineups/{lineup}/drivePoints/{point}";
-            var (start, end) = DrivePointPlace.Of(Demo, [prefix + "/x"])!.In(Text);
-            var node = JsonNode.Parse(Text.AsSpan(start, end - start))!;
+            var (start, end) = DrivePointPlace.Of(plant, [prefix + "/x"])!.In(before);
+            var node = JsonNode.Parse(before.AsSpan(start, end - start))!;
             var paths = Paths(node, prefix).ToList();
             var figures = paths.Where(p => Figure(node, p[prefix.Length..]) > 0).ToList();
             List<SpecificationChange> changes = n % 2 == 0
                 ? [.. Enumerable.Range(0, 1 + random.Next(3)).Select(_ => Change(random, paths))]
                 : [.. Enumerable.Range(0, 1 + random.Next(2)).Select(_ => Changed(random, node, figures, prefix))];
-            var quick = SpecificationPatch.InOneDrivePoint(Demo, Text, changes);
+            var quick = SpecificationPatch.InOneDrivePoint(plant, before, changes);
             try
             {
-                var whole = SpecificationPatch.InTheWhole(Text, changes);
+                var whole = SpecificationPatch.InTheWhole(before, changes);
                 var (specification, text, isJustThat) = Assert.NotNull(quick);
                 Assert.Equal(Encoding.UTF8.GetString(whole.Text), Encoding.UTF8.GetString(text));
                 Assert.Equal(whole.Specification, specification);
@@ -130,7 +134,8 @@ public sealed class SpecificationPatchTests
     {
         var path = figures[random.Next(figures.Count)];
         var value = Figure(node, path[prefix.Length..])!.Value;
-        return new SpecificationChange(ChangeOperation.Replace, path) { Value = JsonValue.Create(value == Math.Floor(value) ? value + 1 : 0.9 * value) };
+        var other = value == Math.Floor(value) ? value + 1 : 0.9 * value;
+        return new SpecificationChange(ChangeOperation.Replace, path) { Value = JsonValue.Create(other) };
     }
 
     private static double? Figure(JsonNode node, string path)
