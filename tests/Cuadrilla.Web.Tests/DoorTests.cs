@@ -139,7 +139,7 @@ public sealed class DoorTests(WebHost host) : IClassFixture<WebHost>
     public async Task It_refuses_to_listen_where_others_reach_it(string option, string value)
     {
         using var server = Process.Start(new ProcessStartInfo("dotnet",
-            [typeof(Program).Assembly.Location, "--data", host.Folder, option, value]) { RedirectStandardError = true })!;
+            [ServerProcess.Program, "--data", host.Folder, option, value]) { RedirectStandardError = true })!;
         await server.WaitForExitAsync(TestContext.Current.CancellationToken)
             .WaitAsync(TimeSpan.FromSeconds(30), TestContext.Current.CancellationToken);
         Assert.Equal(2, server.ExitCode);
@@ -167,7 +167,7 @@ public sealed class DoorTests(WebHost host) : IClassFixture<WebHost>
     {
         var options = told.Replace("{folder}", host.Folder, StringComparison.Ordinal).Split(' ');
         using var server = Process.Start(new ProcessStartInfo("dotnet",
-            [typeof(Program).Assembly.Location, "--data", host.Folder, .. options]) { RedirectStandardError = true })!;
+            [ServerProcess.Program, "--data", host.Folder, .. options]) { RedirectStandardError = true })!;
         await server.WaitForExitAsync(TestContext.Current.CancellationToken)
             .WaitAsync(TimeSpan.FromSeconds(30), TestContext.Current.CancellationToken);
         Assert.Equal(2, server.ExitCode);

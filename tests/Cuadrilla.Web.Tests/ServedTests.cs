@@ -29,7 +29,7 @@ public sealed class ServedTests : IDisposable
             ["--urls", "http://127.0.0.1:0", "--proxy:0", "127.0.0.1"] })
         {
             using var server = Process.Start(new ProcessStartInfo("dotnet",
-                [typeof(Program).Assembly.Location, "--data", folder, .. options]) { RedirectStandardError = true })!;
+                [ServerProcess.Program, "--data", folder, .. options]) { RedirectStandardError = true })!;
             await server.WaitForExitAsync(Stop).WaitAsync(TimeSpan.FromSeconds(60), Stop);
             Assert.Equal(2, server.ExitCode);
             var said = await server.StandardError.ReadToEndAsync(Stop);
@@ -46,7 +46,7 @@ public sealed class ServedTests : IDisposable
         await AddAdministratorAsync();
         var (certificate, key) = Certificate();
         using var server = Process.Start(new ProcessStartInfo("dotnet",
-            [typeof(Program).Assembly.Location, "--data", folder, "--urls", url, "--certificate", certificate, "--certificateKey", key,
+            [ServerProcess.Program, "--data", folder, "--urls", url, "--certificate", certificate, "--certificateKey", key,
                 .. isNamed ? new[] { "--hosts:0", "plant-server" } : []]) { RedirectStandardError = true, RedirectStandardOutput = true })!;
         await EndsSaying(server, says);
     }
@@ -57,7 +57,7 @@ public sealed class ServedTests : IDisposable
         using var other = new TcpListener(IPAddress.Loopback, 0);
         other.Start();
         using var server = Process.Start(new ProcessStartInfo("dotnet",
-            [typeof(Program).Assembly.Location, "--data", folder, "--urls", $"http://127.0.0.1:{((IPEndPoint)other.LocalEndpoint).Port}"])
+            [ServerProcess.Program, "--data", folder, "--urls", $"http://127.0.0.1:{((IPEndPoint)other.LocalEndpoint).Port}"])
             { RedirectStandardError = true, RedirectStandardOutput = true })!;
         await EndsSaying(server, "Another program listens there");
     }

@@ -11,6 +11,9 @@ internal sealed class ServerProcess : IDisposable
 
     private ServerProcess(Process process) => this.process = process;
 
+    /// <summary>What is started: the server as it is delivered where it has been published, or else as it was built.</summary>
+    public static string Program { get; } = Environment.GetEnvironmentVariable("CUADRILLA_SERVER") ?? typeof(global::Program).Assembly.Location;
+
     /// <summary>A port that nobody listens on now.</summary>
     public static int FreePort()
     {
@@ -24,7 +27,7 @@ internal sealed class ServerProcess : IDisposable
     {
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
         string[] listen = options.Length > 0 ? options : ["--urls", client.BaseAddress!.GetLeftPart(UriPartial.Authority)];
-        foreach (var argument in (string[])[typeof(Program).Assembly.Location, "--data", folder, .. listen])
+        foreach (var argument in (string[])[Program, "--data", folder, .. listen])
         {
             start.ArgumentList.Add(argument);
         }

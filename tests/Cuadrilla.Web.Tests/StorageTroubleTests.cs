@@ -133,7 +133,7 @@ public sealed class StorageTroubleTests : IDisposable
 
     private async Task Refused(string says, params string[] options)
     {
-        string[] all = [typeof(Program).Assembly.Location, "--urls", "http://127.0.0.1:0", "--data", folder, .. options];
+        string[] all = [ServerProcess.Program, "--urls", "http://127.0.0.1:0", "--data", folder, .. options];
         using var server = Process.Start(new ProcessStartInfo("dotnet", all) { RedirectStandardError = true,
             RedirectStandardOutput = true })!;
         await server.WaitForExitAsync(Stop).WaitAsync(TimeSpan.FromSeconds(60), Stop);
