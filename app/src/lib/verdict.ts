@@ -17,10 +17,13 @@ const severity: Readonly<Record<Verdict, number>> = {
   "not-applicable": 4,
 };
 
+/** Whether a verdict calls for attention before another. */
+export const isWorse = (verdict: Verdict, than: Verdict): boolean => severity[verdict] < severity[than];
+
 /** The verdict that calls for attention first. */
 export function worst(verdicts: readonly Verdict[]): Verdict | undefined {
   return verdicts.reduce<Verdict | undefined>(
-    (found, next) => (found === undefined || severity[next] < severity[found] ? next : found),
+    (found, next) => (found === undefined || isWorse(next, found) ? next : found),
     undefined,
   );
 }
@@ -36,3 +39,7 @@ export function usage(check: Check): number | undefined {
 
 /** The key of a check as text. */
 export const checkKey = (check: CheckKey): string => `${check.id}/${check.drivePointId}/${check.elementId}`;
+
+/** Whether two checks judge the same. */
+export const isSame = (one: CheckKey, other: CheckKey): boolean =>
+  one.id === other.id && one.drivePointId === other.drivePointId && one.elementId === other.elementId;

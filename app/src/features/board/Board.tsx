@@ -1,20 +1,19 @@
 import { Button } from "../../components/Button";
-import { lazy, Suspense, useCallback, useEffect, useRef, useState, type KeyboardEvent } from "react";
+import { lazy, startTransition, Suspense, useCallback, useEffect, useRef, useState, type KeyboardEvent } from "react";
 import type { CheckKey, Lineup } from "../../api/client";
 import { Empty } from "../../components/States";
-import { checkKey } from "../../lib/verdict";
 import { ArrangementBand } from "../lineups/ArrangementBand";
 import { DcBusBand } from "../lineups/DcBusBand";
 import { useItems } from "../../project/useCatalogue";
 import { useUnits } from "../../fields/useUnits";
 import { useProject } from "../../project/ProjectContext";
 import { BoardCell, cellId, type Extend } from "./BoardCell";
-import { cellText } from "./cellText";
+import type { Items } from "./cellText";
 import { ArrangeButtons } from "./ArrangeButtons";
 import { LineupSheet } from "./LineupSheet";
 import { moved, rows, withColumn, type Row, type Selection } from "./selection";
 import { useBoardActions } from "./useBoardActions";
-import { cellChecks, figuresOf, usedBy } from "./cellChecks";
+import { cellChecks, figuresOf, usedIn } from "./cellChecks";
 import { useRubberBand } from "./useRubberBand";
 
 const DcBusSheet = lazy(async () => ({ default: (await import("../lineups/DcBusSheet")).DcBusSheet }));
@@ -22,6 +21,9 @@ const ArrangementSheet = lazy(async () => ({
   default: (await import("../lineups/ArrangementSheet")).ArrangementSheet,
 }));
 const ComparisonSheet = lazy(async () => ({ default: (await import("../lineups/ComparisonSheet")).ComparisonSheet }));
+
+// A lineup is half a screen high.
+const firstLineups = 3;
 
 /** A sheet that lies over the board. */
 type Opened = { readonly kind: "lineup" | "dc-bus" | "arrangement" | "comparison"; readonly id: string };
@@ -39,11 +41,13 @@ interface Props {
 export function Board({ selection, onSelect, onOpen, onSearch, onReason, onTemplates }: Props) {
   const { project } = useProject();
   const { specification } = project;
+  const items = useItems();
   const actions = useBoardActions(selection, onSelect);
   const frame = useRef<HTMLDivElement>(null);
   const [opened, setOpened] = useState<Opened>();
   const close = () => setOpened(undefined);
   const band = useRubberBand(onSelect);
+  const begun = useBegun(specification.lineups, selection);
 
   // Focus follows the selected cell, but only while the board has it: a click in the bench must not be robbed,
   // nor a button of the board each time that figures come in.
@@ -149,8 +153,15 @@ export function Board({ selection, onSelect, onOpen, onSearch, onReason, onTempl
         </button>
         {selection && <ArrangeButtons selection={selection} actions={actions} />}
       </div>
-      {specification.lineups.map((lineup) => (
-        <LineupBoard key={lineup.id} lineup={lineup} selection={selection} onSelect={onSelect} onOpen={setOpened} />
+      {begun.map((lineup) => (
+        <LineupBoard
+          key={lineup.id}
+          lineup={lineup}
+          items={items}
+          selection={selection}
+          onSelect={onSelect}
+          onOpen={setOpened}
+        />
       ))}
       <button type="button" className="button" onClick={actions.addLineup}>
         Add lineup
@@ -172,13 +183,27 @@ export function Board({ selection, onSelect, onOpen, onSearch, onReason, onTempl
   );
 }
 
+/** The lineups, at first only as far as a screen or the chosen cell reaches: the rest is drawn while hands and eyes are free. */
+function useBegun(lineups: readonly Lineup[], selection: Selection | undefined): readonly Lineup[] {
+  const [isBegun, setBegun] = useState(false);
+  useEffect(() => {
+    startTransition(() => {
+      setBegun(true);
+    });
+  }, []);
+  const chosen = lineups.findIndex((l) => l.drivePoints.some((p) => p.id === selection?.point));
+  return isBegun ? lineups : lineups.slice(0, Math.max(firstLineups, chosen + 1));
+}
+
 function LineupBoard({
   lineup,
+  items,
   selection,
   onSelect,
   onOpen,
 }: {
   readonly lineup: Lineup;
+  readonly items: Items;
   readonly selection: Selection | undefined;
   readonly onSelect: (selection: Selection) => void;
   readonly onOpen: (opened: Opened) => void;
@@ -186,9 +211,7 @@ function LineupBoard({
   const { project, before, run } = useProject();
   const units = useUnits();
   const { specification, assessment } = project;
-  const items = useItems();
   const figures = figuresOf(assessment);
-  const usedBefore = before && usedBy(before);
   const latest = useRef({ specification, selection, onSelect });
   useEffect(() => {
     latest.current = { specification, selection, onSelect };
@@ -287,23 +310,20 @@ function LineupBoard({
                 </span>
                 {lineup.drivePoints.map((p) => {
                   const check = cellChecks(assessment, p.id, row)[0];
-                  const text = cellText(row, p, figures.get(p.id), items, units);
                   return (
-                    <div key={p.id} className="w-[140px] shrink-0 pr-1.5 pl-0.5">
-                      <BoardCell
-                        point={p.id}
-                        tag={p.tag}
-                        row={row}
-                        choice={text.choice}
-                        detail={text.detail}
-                        more={text.more}
-                        check={check}
-                        before={check && usedBefore?.get(checkKey(check))}
-                        focused={selection?.point === p.id && selection.row === row}
-                        selected={selection?.row === row && selection.columns.includes(p.id)}
-                        onPick={pick}
-                      />
-                    </div>
+                    <BoardCell
+                      key={p.id}
+                      point={p}
+                      row={row}
+                      figures={figures.get(p.id)}
+                      items={items}
+                      units={units}
+                      check={check}
+                      before={check && before && usedIn(before, p.id, row, check)}
+                      focused={selection?.point === p.id && selection.row === row}
+                      selected={selection?.row === row && selection.columns.includes(p.id)}
+                      onPick={pick}
+                    />
                   );
                 })}
               </div>

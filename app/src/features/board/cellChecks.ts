@@ -1,34 +1,38 @@
 import type { Assessment, Check, DrivePointFigures } from "../../api/client";
 import { once } from "../../lib/once";
-import { checkKey, usage } from "../../lib/verdict";
+import { isSame, usage } from "../../lib/verdict";
 import type { Row } from "./selection";
 
 const none: readonly Check[] = [];
 
 // Every lineup's board asks: worked out once for all of them.
 const cellsOf = once((assessment: Assessment) => {
-  const cells = new Map<string, Check[]>();
+  const points = new Map<string, Map<string, Check[]>>();
   for (const check of assessment.checks) {
-    const key = `${check.drivePointId}/${check.row}`;
-    const list = cells.get(key);
+    let cells = points.get(check.drivePointId);
+    if (!cells) {
+      cells = new Map<string, Check[]>();
+      points.set(check.drivePointId, cells);
+    }
+    const list = cells.get(check.row);
     if (list) {
       list.push(check);
     } else {
-      cells.set(key, [check]);
+      cells.set(check.row, [check]);
     }
   }
-  return cells;
+  return points;
 });
 
 /** Checks of a cell, nearest to failing first. */
 export const cellChecks = (assessment: Assessment, point: string, row: Row): readonly Check[] =>
-  cellsOf(assessment).get(`${point}/${row}`) ?? none;
+  cellsOf(assessment).get(point)?.get(row) ?? none;
 
-/** How much of its limit each check uses, by key. */
-export const usedBy = once(
-  (assessment: Assessment) =>
-    new Map<string, number | undefined>(assessment.checks.map((c) => [checkKey(c), usage(c)])),
-);
+/** How much of its limit a cell's check used in another assessment. */
+export function usedIn(assessment: Assessment, point: string, row: Row, check: Check): number | undefined {
+  const same = cellChecks(assessment, point, row).find((c) => isSame(c, check));
+  return same && usage(same);
+}
 
 /** Figures by drive point. */
 export const figuresOf = once(

@@ -5,10 +5,10 @@ import { VerdictMark } from "../../components/VerdictMark";
 import { useUnits, type Units } from "../../fields/useUnits";
 import { pair } from "../../lib/format";
 import { findPoint } from "../../lib/specification";
-import { checkKey, usage, verdictWords } from "../../lib/verdict";
+import { checkKey, isSame, usage, verdictWords } from "../../lib/verdict";
 import { useProject } from "../../project/ProjectContext";
 import type { Selection } from "../board/selection";
-import { stages } from "../shell/stages";
+import { openInAll, stages } from "../shell/stages";
 
 const tiles = 5;
 
@@ -44,9 +44,9 @@ export function Ledger({
   const units = useUnits();
   const { assessment, specification } = project;
   const [scope, setScope] = useState("all");
-  const judged = assessment.checks.filter(
-    (c) => c.verdict !== "not-applicable" && isIn(scope, c, selection?.point, specification),
-  );
+  const isIn = inScope(scope, selection?.point, specification);
+  const judged = assessment.checks.filter((c) => c.verdict !== "not-applicable" && isIn(c));
+  const open = openInAll(assessment.checks);
   const shown = kindsOf(judged).slice(0, tiles);
   const count = (verdict: Verdict) => judged.filter((c) => c.verdict === verdict).length;
   return (
@@ -65,7 +65,7 @@ export function Ledger({
             <option value="plant">of the plant itself</option>
             <optgroup label="Stage">
               {stages
-                .filter((stage) => assessment.checks.some(stage.owns))
+                .filter((_, i) => open[i] !== undefined)
                 .map((stage) => (
                   <option key={stage.key} value={`stage:${stage.key}`}>
                     {stage.name}
@@ -102,7 +102,7 @@ export function Ledger({
         </p>
       )}
       {shown.map(({ worst: check, alike }) => {
-        const was = before?.checks.find((c) => checkKey(c) === checkKey(check));
+        const was = before?.checks.find((c) => isSame(c, check));
         const point = findPoint(specification, check.drivePointId);
         return (
           <button
@@ -138,23 +138,27 @@ export function Ledger({
 }
 
 /** Whether a check belongs to what the ledger looks at. */
-export function isIn(scope: string, check: Check, point: string | undefined, specification: Specification): boolean {
+export function inScope(
+  scope: string,
+  point: string | undefined,
+  specification: Specification,
+): (check: Check) => boolean {
   const [kind, of = ""] = scope.split(/:(.*)/s);
   switch (kind) {
     case "point":
-      return check.drivePointId === point;
+      return (check) => check.drivePointId === point;
     case "plant":
-      return check.drivePointId === "";
+      return (check) => check.drivePointId === "";
     case "stage":
-      return stages.find((s) => s.key === of)?.owns(check) ?? false;
+      return stages.find((s) => s.key === of)?.owns ?? (() => false);
     case "scenario":
-      return check.scenario === of;
-    case "lineup":
-      return (
-        specification.lineups.find((l) => l.id === of)?.drivePoints.some((p) => p.id === check.drivePointId) ?? false
-      );
+      return (check) => check.scenario === of;
+    case "lineup": {
+      const own = new Set(specification.lineups.find((l) => l.id === of)?.drivePoints.map((p) => p.id));
+      return (check) => own.has(check.drivePointId);
+    }
     default:
-      return true;
+      return () => true;
   }
 }
 

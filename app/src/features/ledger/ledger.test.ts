@@ -1,7 +1,7 @@
 import { unitsOf } from "../../fields/useUnits";
 import { describe, expect, it } from "vitest";
 import type { Check, Specification } from "../../api/client";
-import { figureText, isIn, kindsOf } from "./Ledger";
+import { figureText, inScope, kindsOf } from "./Ledger";
 
 const check = (part: Partial<Check>) =>
   ({ id: "a", verdict: "fails", figure: 1, limit: 2, unit: "A", sense: "at-most", ...part }) as Check;
@@ -35,7 +35,7 @@ describe("ledger", () => {
   it("looks at a drive point, a stage, a scenario, the plant itself", () => {
     const specification = { lineups: [{ id: "l1", drivePoints: [{ id: "a" }] }] } as unknown as Specification;
     const one = check({ id: "motor.continuous", drivePointId: "a", scenario: "night" });
-    const seen = (scope: string) => isIn(scope, one, "a", specification);
+    const seen = (scope: string) => inScope(scope, "a", specification)(one);
     expect(["all", "point", "stage:3", "scenario:night", "lineup:l1"].map(seen)).toEqual([
       true,
       true,
@@ -44,6 +44,6 @@ describe("ledger", () => {
       true,
     ]);
     expect(["plant", "stage:5", "scenario:day", "lineup:l2"].map(seen)).toEqual([false, false, false, false]);
-    expect(isIn("point", one, "b", specification)).toBe(false);
+    expect(inScope("point", "b", specification)(one)).toBe(false);
   });
 });

@@ -17,6 +17,7 @@ import { ConflictSheet } from "../../project/ConflictSheet";
 import { ProjectContext, SavingContext, useProject } from "../../project/ProjectContext";
 import { projectKey } from "../../project/projectKey";
 import { sharedProject } from "../../project/sharedProject";
+import { useCatalogue } from "../../project/useCatalogue";
 import { useProjectAccess } from "../../project/useProjectAccess";
 import type { StepAction } from "./nextStep";
 import { NextStepLine } from "./NextStepLine";
@@ -53,6 +54,8 @@ const HistoryPage = lazy(async () => ({ default: (await import("../history/Histo
 /** One plant: rail, middle, bench and ledger. */
 export function ProjectPage() {
   const { projectId = "" } = useParams();
+  // Asked for beside the plant: cells say what is chosen by its names.
+  useCatalogue();
   const project = useQuery({
     queryKey: projectKey(projectId),
     queryFn: async (): Promise<Project> => {

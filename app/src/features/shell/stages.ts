@@ -1,6 +1,6 @@
 import type { Check, Verdict } from "../../api/client";
 import { once } from "../../lib/once";
-import { worst } from "../../lib/verdict";
+import { isWorse } from "../../lib/verdict";
 import type { Row } from "../board/selection";
 
 /** What stands in the middle. */
@@ -27,14 +27,15 @@ export interface Stage {
   readonly name: string;
   readonly view: View;
   readonly row?: Row;
-  readonly owns: (check: Check) => boolean;
+  readonly owns: (check: Pick<Check, "id">) => boolean;
   /** Below the rule: what is made of the work rather than a stage of it. */
   readonly isLower?: boolean;
 }
 
+const familyOf = (id: string) => id.slice(0, id.indexOf("."));
 const begins = (...families: readonly string[]) => {
   const own = new Set(families);
-  return (check: Check) => own.has(check.id.slice(0, check.id.indexOf(".")));
+  return (check: Pick<Check, "id">) => own.has(familyOf(check.id));
 };
 const nothing = () => false;
 
@@ -71,12 +72,29 @@ export function stageOf(event: Pick<KeyboardEvent, "key" | "code" | "altKey">): 
   return stages.find((stage) => stage.key === key && (event.altKey || !stage.isLower));
 }
 
-/** What is open in a stage: the verdict that matters most and how many checks share it. */
-export function openIn(stage: Stage, checks: readonly Check[]): { verdict: Verdict; count: number } | undefined {
-  const own = checks.filter(stage.owns);
-  const verdict = worst(own.map((c) => c.verdict));
-  return verdict === undefined ? undefined : { verdict, count: own.filter((c) => c.verdict === verdict).length };
+/** The verdict that matters most and how many checks share it. */
+export interface OpenIn {
+  readonly verdict: Verdict;
+  readonly count: number;
 }
 
-/** The same of all stages, in their order. */
-export const openInAll = once((checks: readonly Check[]) => stages.map((stage) => openIn(stage, checks)));
+/** What is open in each stage, in their order; undefined where it owns no check. A check belongs to one stage at most. */
+export const openInAll = once((checks: readonly Check[]): readonly (OpenIn | undefined)[] => {
+  // A plant has thousands of checks of a hundred kinds: the stage is looked up once a kind.
+  const places = new Map<string, number>();
+  const open: ({ verdict: Verdict; count: number } | undefined)[] = stages.map(() => undefined);
+  for (const { id, verdict } of checks) {
+    let place = places.get(id);
+    if (place === undefined) {
+      place = stages.findIndex((stage) => stage.owns({ id }));
+      places.set(id, place);
+    }
+    const known = open[place];
+    if (known?.verdict === verdict) {
+      known.count++;
+    } else if (place >= 0 && (!known || isWorse(verdict, known.verdict))) {
+      open[place] = { verdict, count: 1 };
+    }
+  }
+  return open;
+});
