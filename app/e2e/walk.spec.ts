@@ -41,6 +41,8 @@ test("a bad value is shown at its field and nothing is saved", async ({ page, re
 test("drive points are added, copied, moved and removed", async ({ page, request }) => {
   await open(page, await importDemo(request));
   const tags = page.getByRole("columnheader").filter({ hasText: /DP-/ });
+  // Comes when all lineups are drawn.
+  await expect(page.getByRole("button", { name: "Add lineup" })).toBeVisible();
   const before = await tags.count();
   await cell(page, "DP-03", "load").click();
   await page.getByRole("button", { name: "Copy" }).click();

@@ -163,9 +163,11 @@ export function Board({ selection, onSelect, onOpen, onSearch, onReason, onTempl
           onOpen={setOpened}
         />
       ))}
-      <button type="button" className="button" onClick={actions.addLineup}>
-        Add lineup
-      </button>
+      {begun.length === specification.lineups.length && (
+        <button type="button" className="button" onClick={actions.addLineup}>
+          Add lineup
+        </button>
+      )}
       <Suspense fallback={null}>
         {opened?.kind === "dc-bus" && (
           <DcBusSheet
