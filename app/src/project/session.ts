@@ -41,3 +41,15 @@ export function useSessionQuery() {
     },
   });
 }
+
+/**
+ * Takes a session the server has just given. An answer still under way was made before it and would end the session again on the page,
+ * so it is given up first.
+ */
+export function useTakeSession() {
+  const queries = useQueryClient();
+  return async (session: Session) => {
+    await queries.cancelQueries({ queryKey: sessionKey });
+    queries.setQueryData(sessionKey, session);
+  };
+}

@@ -4,7 +4,7 @@ import { api, type OpenSession } from "../../api/client";
 import { Sheet } from "../../components/Sheet";
 import { Failed, Loading } from "../../components/States";
 import { when } from "../../lib/format";
-import { may, sessionKey, useSession } from "../../project/session";
+import { may, useSession, useTakeSession } from "../../project/session";
 import { problemText } from "../../project/useProjectAccess";
 import { Accounts } from "./Accounts";
 
@@ -117,6 +117,7 @@ function Sessions() {
 function Password() {
   const id = useId();
   const queries = useQueryClient();
+  const take = useTakeSession();
   const [current, setCurrent] = useState("");
   const [next, setNext] = useState("");
   const [said, setSaid] = useState<{ readonly isGood: boolean; readonly text: string }>();
@@ -132,7 +133,7 @@ function Password() {
       setCurrent("");
       setNext("");
       void queries.invalidateQueries({ queryKey: ["sessions"] });
-      queries.setQueryData(sessionKey, data);
+      await take(data);
     }
   };
   return (

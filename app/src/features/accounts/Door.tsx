@@ -2,7 +2,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useState, type ReactNode } from "react";
 import { type Session } from "../../api/client";
 import { Failed, Loading } from "../../components/States";
-import { SessionContext, sessionKey, useSessionQuery } from "../../project/session";
+import { SessionContext, sessionKey, useSessionQuery, useTakeSession } from "../../project/session";
 import { SignIn } from "./SignIn";
 
 /**
@@ -12,6 +12,7 @@ import { SignIn } from "./SignIn";
 export function Door({ children }: { readonly children: ReactNode }) {
   const queries = useQueryClient();
   const session = useSessionQuery();
+  const take = useTakeSession();
   const [worked, setWorked] = useState<Session>();
   const now = session.data;
   if (now && (!now.hasAccounts || now.name !== null) && now !== worked) {
@@ -30,14 +31,11 @@ export function Door({ children }: { readonly children: ReactNode }) {
     );
   }
   const isOut = now.hasAccounts && now.name === null;
-  const onDone = (next: Session) => {
+  const onDone = async (next: Session) => {
+    await take(next);
     // Somebody else sees their own plants, not what the one before had open.
-    if (worked?.name && worked.name !== next.name) {
-      queries.clear();
-    } else {
-      void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== sessionKey[0] });
-    }
-    queries.setQueryData(sessionKey, next);
+    const others = { predicate: (query: { queryKey: readonly unknown[] }) => query.queryKey[0] !== sessionKey[0] };
+    void (worked?.name && worked.name !== next.name ? queries.resetQueries(others) : queries.invalidateQueries(others));
   };
   if (isOut && !worked?.name) {
     return (

@@ -8,7 +8,7 @@ export function SignIn({
   onDone,
 }: {
   readonly name?: string;
-  readonly onDone: (session: Session) => void;
+  readonly onDone: (session: Session) => Promise<void>;
 }) {
   const id = useId();
   const [name, setName] = useState(known);
@@ -25,7 +25,7 @@ export function SignIn({
     try {
       const { data, error } = await api.POST("/api/session", { body: { name: name.trim(), password } });
       if (data) {
-        onDone(data);
+        await onDone(data);
       } else {
         setProblem(problemText(error));
       }
