@@ -33,6 +33,11 @@ internal sealed class PeriodicOrbit
     private const int MostStretches = 120_000;
     private static readonly int[] PatienceSixths = [12, 60, 300, 900];
 
+    // Followed for 300 sixths, a circuit that still ends each repeat this far from where it began, and has not come nearer, goes round in
+    // another way: following it further has never led to an orbit, those that came late were ten times nearer by then.
+    private const double Far = 0.15;
+    private const double StillFar = 0.7;
+
     // Sections to try, clear of the usual switching instants; multiples of a cell apart.
     private static readonly double[] Sections = [0.3, 0.3 + (3 * EmfSeries.CellRad), 0.3 + (7 * EmfSeries.CellRad),
         0.3 + (11 * EmfSeries.CellRad)];
@@ -167,11 +172,7 @@ internal sealed class PeriodicOrbit
         {
             // The circuit itself is followed towards its orbit, further each time that Newton did not find it.
             integrator.SetRough(true);
-            for (var i = 0; i < (isSixfold ? sixths : sixths / 3) && stretches < MostStretches; i++)
-            {
-                Map(state, ref conduction, null);
-            }
-
+            var wanders = Follow(state, ref conduction, isSixfold ? sixths : sixths / 3);
             integrator.SetRough(false);
             if (sixths > PatienceSixths[0] && StaysDown(state, conduction))
             {
@@ -188,7 +189,7 @@ internal sealed class PeriodicOrbit
                 last = found;
             }
 
-            if ((!patient && sixths > 12) || stretches > MostStretches)
+            if ((!patient && sixths > 12) || stretches > MostStretches || (wanders && sixths == PatienceSixths[^2]))
             {
                 break;
             }
@@ -210,6 +211,23 @@ internal sealed class PeriodicOrbit
         }
 
         return HasCollapsed(track) ? new OrbitResult.Collapsed() : last;
+    }
+
+    // True where the last third of the repeats ends as far from its start as the first third did, and far.
+    private bool Follow(double[] state, ref Conduction conduction, int repeats)
+    {
+        double early = 0;
+        double late = 0;
+        for (var i = 0; i < repeats && stretches < MostStretches; i++)
+        {
+            var before = (double[])state.Clone();
+            Map(state, ref conduction, null);
+            var distance = Distance(before, state);
+            early = i < repeats / 3 ? Math.Max(early, distance) : early;
+            late = i >= repeats - (repeats / 3) ? Math.Max(late, distance) : late;
+        }
+
+        return late > Far && late > StillFar * early;
     }
 
     // A link that has come to rest below the clamp draws no more than what it gets there.
