@@ -45,15 +45,22 @@ test("an empty plant says what comes next in each stage and proposes usual value
   await expect(speed).toHaveCount(0);
   await expect(page.getByLabel("Length", { exact: true })).toHaveCount(0);
 
-  // The list counts them, and a reason says that its figure may rest on them.
+  // The list counts them, and below a reason says that its figure may rest on them.
   await page.keyboard.press("Alt+l");
   await expect(page.getByRole("columnheader", { name: /Assumed entries/ })).toBeVisible();
   const heads = await page.getByRole("columnheader").allInnerTexts();
   const counted = page.getByRole("row", { name: /DP-01/ }).locator("th, td");
   const first = 1; // The row's own head stands before them.
   await expect(counted.nth(first + heads.findIndex((h) => h.startsWith("Assumed entries")))).toHaveText(/^[1-9]\d*$/);
+  // So does the field, which can be cut down to them.
   await page.keyboard.press("Alt+2");
   await cell(page, "DP-01", "motor").click();
+  await page.keyboard.press("0");
+  await page.getByRole("button", { name: "1 on assumed values" }).click();
+  const column = page.getByRole("button", { name: /^DP-01 .*; \d+ entr(y|ies) assumed, not confirmed$/ });
+  await column.focus();
+  await page.keyboard.press("Enter");
+  await expect(cell(page, "DP-01", "motor")).toBeFocused();
   await page
     .getByRole("complementary", { name: "Bench" })
     .getByRole("button", { name: /continuous torque/ })

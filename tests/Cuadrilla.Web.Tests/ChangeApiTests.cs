@@ -160,6 +160,43 @@ public sealed class ChangeApiTests(WebHost host) : IClassFixture<WebHost>
             });
     }
 
+    [Fact]
+    public async Task Commands_undo_and_redo_tell_what_differs_too()
+    {
+        var project = await client.ImportDemo();
+        var (known, stamp) = (project["assessment"]!, (string)project["stamp"]!);
+        await Follow("commands", 1, new JsonArray(new JsonObject { ["kind"] = "remove-drive-points", ["pointIds"] = new JsonArray("dp-01") }));
+        await Follow("undo", 2);
+        await Follow("redo", 3);
+        using var unknowing = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/undo", new { basedOn = 4, who = "tester" });
+        Assert.NotNull((await unknowing.Body())["assessment"]);
+
+        async Task Follow(string way, long basedOn, JsonArray? commands = null)
+        {
+            var request = new JsonObject { ["basedOn"] = basedOn, ["who"] = "tester", ["knows"] = stamp };
+            if (commands is not null)
+            {
+                request["commands"] = commands;
+            }
+
+            using var answer = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/{way}", request);
+            var body = await answer.Body();
+            var saved = body["saved"] ?? body;
+            Assert.True(answer.StatusCode == HttpStatusCode.OK, body.ToJsonString());
+            Assert.Null(saved["assessment"]);
+            var now = await Get(project);
+            Assert.Equal(now["specification"]!.ToJsonString(), saved["specification"]!.ToJsonString());
+            foreach (var name in new[] { "checks", "drivePoints" })
+            {
+                known[name] = Applied(known[name]!.AsArray(), saved["changed"]![name]!);
+                Assert.Equal(now["assessment"]![name]!.ToJsonString(), known[name]!.ToJsonString());
+            }
+
+            Assert.Equal(now["assessment"]!["supply"]!.ToJsonString(), saved["changed"]!["supply"]!.ToJsonString());
+            stamp = (string)saved["stamp"]!;
+        }
+    }
+
     private static JsonArray Applied(JsonArray before, JsonNode changes)
     {
         var gone = changes["gone"]!.AsArray().Select(g => (int)g!).ToHashSet();

@@ -2996,13 +2996,14 @@ export interface components {
         CommandDocument: {
             createdIds: string[];
             notes: string[];
-            saved: components["schemas"]["ProjectDocument"];
+            saved: components["schemas"]["SavedDocument"];
         };
         CommandRequest: {
             /** Format: int64 */
             basedOn: number;
             who: string;
             commands: components["schemas"]["PlantCommand"][];
+            knows?: string;
         };
         CommonCoupling: {
             busId: string;
@@ -8137,6 +8138,7 @@ export interface components {
             /** Format: int64 */
             basedOn: number;
             who: string;
+            knows?: string;
         };
         /** @enum {unknown} */
         StepStanding: "open" | "waiting" | "done" | "wrong" | "stale" | "forbidden";
@@ -13091,7 +13093,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ProjectDocument"];
+                    "application/json": components["schemas"]["SavedDocument"];
                 };
             };
             /** @description Bad Request */
@@ -13198,7 +13200,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ProjectDocument"];
+                    "application/json": components["schemas"]["SavedDocument"];
                 };
             };
             /** @description Bad Request */

@@ -5,6 +5,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Project, Specification, SpecificationChange } from "../api/client";
 import type { ProjectAccess } from "./ProjectContext";
 import { projectKey } from "./projectKey";
+import { sharedProject } from "./sharedProject";
 import { useProjectAccess } from "./useProjectAccess";
 
 const project = (edit: number, altitudeM: number, undoLabel: string | null = null): Project =>
@@ -51,6 +52,7 @@ function Probe() {
     queryKey: projectKey("p"),
     queryFn: () => project(1, 640),
     initialData: project(1, 640),
+    structuralSharing: sharedProject,
   });
   const { access, saving } = useProjectAccess(data);
   useEffect(() => {
@@ -133,6 +135,35 @@ describe("saving edits", () => {
     act(() => now().undo());
     await screen.findByText(/does not answer; whether it could undo/);
     expect(now().project.edit).toBe(2);
+  });
+
+  it("joins what an undo changes to what it left as it was", async () => {
+    const kept = { id: "kept" };
+    answer(
+      saved({
+        ...project(2, 700, "a"),
+        stamp: "two",
+        assessment: { checks: [{ id: "old" }, kept], drivePoints: [] },
+      } as never),
+      saved({
+        ...project(3, 640),
+        assessment: null,
+        changed: {
+          checks: { gone: [0], at: [1], put: [{ id: "new" }] },
+          drivePoints: { gone: [], at: [], put: [] },
+          supply: null,
+        },
+      } as never),
+    );
+    await act(() => now().edit("a", altitude(700)));
+    await screen.findByText(/^2 saved/);
+    const before = now().project.assessment.checks[1];
+    act(() => now().undo());
+    await screen.findByText(/^3 saved/);
+    expect(sent[1]?.body).toMatchObject({ basedOn: 2, knows: "two" });
+    expect(now().project.specification.site.altitudeM).toBe(640);
+    expect(now().project.assessment.checks).toEqual([kept, { id: "new" }]);
+    expect(now().project.assessment.checks[0]).toBe(before);
   });
 
   it("undoes on the edit in force, and says so when there is nothing", async () => {

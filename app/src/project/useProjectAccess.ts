@@ -18,7 +18,7 @@ import { changesOf, plain } from "./changesOf";
 import { projectKey } from "./projectKey";
 import { useProjectEvents } from "./useProjectEvents";
 
-type Answer<T = Project> = { data?: T; error?: unknown; response: Response };
+type Answer<T> = { data?: T; error?: unknown; response: Response };
 
 /** Who is named in the history. */
 export function who(): string {
@@ -75,13 +75,7 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
         return "The server does not answer; nothing was saved. The entry is kept here.";
       }
       if (answer.data) {
-        // Where it filled nothing in, the server does not send back what it was sent; nor what stayed as it was.
-        const { changed, assessment, ...saved } = answer.data;
-        accept({
-          ...saved,
-          specification: saved.specification ?? specification,
-          assessment: assessment ?? (changed ? changedBy(on.assessment, changed) : on.assessment),
-        });
+        accept(projectOf(answer.data, specification, on));
         return undefined;
       }
       if (answer.response.status === 409) {
@@ -104,8 +98,8 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
   );
 
   const done = useCallback(
-    (answer: CommandDone): readonly string[] => {
-      accept(answer.saved);
+    (answer: CommandDone, on: Project): readonly string[] => {
+      accept(projectOf(answer.saved, on.specification, on));
       const { notes } = answer;
       if (notes.length > 0) {
         setNotice(notes.slice(0, 4).join(" ") + (notes.length > 4 ? ` And ${notes.length - 4} more.` : ""));
@@ -118,12 +112,13 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
   const takeList = useCallback(
     (list: Omit<TakeList, "basedOn" | "who">): Promise<Outcome> =>
       enqueue(async () => {
+        const on = current();
         try {
           const { data, error } = await api.POST("/api/projects/{id}/drive-list", {
             params: { path: { id } },
-            body: { ...list, basedOn: current().edit, who: who() },
+            body: { ...list, basedOn: on.edit, who: who() },
           });
-          return data ? (done(data), undefined) : problemText(error);
+          return data ? (done(data, on), undefined) : problemText(error);
         } catch {
           return "The server does not answer; whether it took the list shows when it does.";
         }
@@ -134,18 +129,19 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
   const run = useCallback(
     (...commands: readonly PlantCommand[]): Promise<readonly string[]> =>
       enqueue(async () => {
+        const on = current();
         let answer: Answer<CommandDone>;
         try {
           answer = await api.POST("/api/projects/{id}/commands", {
             params: { path: { id } },
-            body: { basedOn: current().edit, who: who(), commands: [...commands] },
+            body: { basedOn: on.edit, who: who(), commands: [...commands], knows: on.stamp },
           });
         } catch {
           setNotice("The server does not answer; nothing was changed.");
           return [];
         }
         if (answer.data) {
-          return done(answer.data);
+          return done(answer.data, on);
         }
         if (answer.response.status === 409) {
           accept((answer.error as Stale).current);
@@ -161,21 +157,22 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
   const step = useCallback(
     (direction: "undo" | "redo") => {
       void enqueue(async () => {
-        const { edit: basedOn, undoLabel, redoLabel } = current();
+        const on = current();
+        const { edit: basedOn, undoLabel, redoLabel } = on;
         if ((direction === "undo" ? undoLabel : redoLabel) === null) {
           setNotice(`There is nothing to ${direction}.`);
           return;
         }
         const path = direction === "undo" ? "/api/projects/{id}/undo" : "/api/projects/{id}/redo";
-        let answer: Answer;
+        let answer: Answer<Saved>;
         try {
-          answer = await api.POST(path, { params: { path: { id } }, body: { basedOn, who: who() } });
+          answer = await api.POST(path, { params: { path: { id } }, body: { basedOn, who: who(), knows: on.stamp } });
         } catch {
           setNotice(`The server does not answer; whether it could ${direction} shows when it does.`);
           return;
         }
         if (answer.data) {
-          accept(answer.data);
+          accept(projectOf(answer.data, on.specification, on));
         } else if (answer.response.status === 409) {
           accept((answer.error as Stale).current);
           setNotice(
@@ -221,6 +218,15 @@ export function useProjectAccess(project: Project): { access: ProjectAccess; sav
     [project, before, conflict, edit, run, takeList, step, settle, notice],
   );
   return { access, saving: pending > 0 };
+}
+
+/** What is in force after a write: the server leaves out what it was sent and what of the assessment stayed as it was. */
+function projectOf({ changed, assessment, ...saved }: Saved, sent: Specification, on: Project): Project {
+  return {
+    ...saved,
+    specification: saved.specification ?? sent,
+    assessment: assessment ?? (changed ? changedBy(on.assessment, changed) : on.assessment),
+  };
 }
 
 /** What a value was before it became another, known in the same rendering. */

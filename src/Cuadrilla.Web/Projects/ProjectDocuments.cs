@@ -44,7 +44,12 @@ internal sealed record ChangeRequest(long BasedOn, string Label, string Who, IRe
 /// <param name="BasedOn">The edit they were asked on.</param>
 /// <param name="Who">Who asked, 1 to 60 characters.</param>
 /// <param name="Commands">1 to 200, each on what the one before left.</param>
-internal sealed record CommandRequest(long BasedOn, string Who, IReadOnlyList<PlantCommand> Commands);
+internal sealed record CommandRequest(long BasedOn, string Who, IReadOnlyList<PlantCommand> Commands)
+{
+    /// <summary>Stamp of the assessment that the client has of that edit; empty: none. Where the server still has it too, only what
+    /// differs is answered.</summary>
+    public string Knows { get; init; } = string.Empty;
+}
 
 /// <summary>Commands that might be carried out.</summary>
 /// <param name="Commands">1 to 200, each asked by itself.</param>
@@ -54,7 +59,7 @@ internal sealed record PossibleRequest(IReadOnlyList<PlantCommand> Commands);
 /// <param name="CreatedIds">Keys of what they created.</param>
 /// <param name="Notes">What was not done, and why.</param>
 /// <param name="Saved">The edit in force now.</param>
-internal sealed record CommandDocument(IReadOnlyList<string> CreatedIds, IReadOnlyList<string> Notes, ProjectDocument Saved);
+internal sealed record CommandDocument(IReadOnlyList<string> CreatedIds, IReadOnlyList<string> Notes, SavedDocument Saved);
 
 /// <summary>Changes that are saved, and what follows.</summary>
 /// <param name="Id">Key of the project.</param>
@@ -75,7 +80,12 @@ internal sealed record SavedDocument(
 /// <summary>An undo or redo.</summary>
 /// <param name="BasedOn">The edit it was asked on.</param>
 /// <param name="Who">Who asked.</param>
-internal sealed record StepRequest(long BasedOn, string Who);
+internal sealed record StepRequest(long BasedOn, string Who)
+{
+    /// <summary>Stamp of the assessment that the client has of that edit; empty: none. Where the server still has it too, only what
+    /// differs is answered.</summary>
+    public string Knows { get; init; } = string.Empty;
+}
 
 /// <summary>A new project.</summary>
 /// <param name="Name">Name of the plant.</param>

@@ -43,11 +43,11 @@ internal static class ProjectEndpoints
         group.MapPost("/{id}/undo", (string id, HttpRequest request, ProjectStore store, ProjectReader reader) =>
                 StepAsync(request, reader, (basedOn, who) => store.Undo(id, basedOn, who)))
             .WithName("undo").For(AccountRole.Engineer).Accepts<StepRequest>("application/json")
-            .Produces<ProjectDocument>().Produces<StaleDocument>(409, Problems.ContentType);
+            .Produces<SavedDocument>().Produces<StaleDocument>(409, Problems.ContentType);
         group.MapPost("/{id}/redo", (string id, HttpRequest request, ProjectStore store, ProjectReader reader) =>
                 StepAsync(request, reader, (basedOn, who) => store.Redo(id, basedOn, who)))
             .WithName("redo").For(AccountRole.Engineer).Accepts<StepRequest>("application/json")
-            .Produces<ProjectDocument>().Produces<StaleDocument>(409, Problems.ContentType);
+            .Produces<SavedDocument>().Produces<StaleDocument>(409, Problems.ContentType);
     }
 
     // On one plant at most so many are between reading and writing at the same time.
@@ -119,9 +119,7 @@ internal static class ProjectEndpoints
 
         for (var tries = 0; ; tries++)
         {
-            // What is in force is at hand; what it was based on need be read only where somebody else was there since.
-            var before = head.Edit == wanted.BasedOn ? null : store.DocumentAt(id, wanted.BasedOn);
-            if (head.Edit != wanted.BasedOn && before is null)
+            if (!IsKnown(store, head, wanted.BasedOn, out var before))
             {
                 return Unknown();
             }
@@ -138,7 +136,8 @@ internal static class ProjectEndpoints
             var outcome = store.Save(id, head.Edit, text, author, wanted.Label);
             if (outcome is WriteOutcome.Saved saved)
             {
-                return Results.Ok(reader.Saved(saved.Head, specification, text, isJustThat && !isMerged, wanted));
+                return Results.Ok(reader.Saved(saved.Head, specification, text, isJustThat && !isMerged,
+                    new ClientHas(wanted.BasedOn, wanted.Knows)));
             }
 
             // Somebody was first between reading and writing: once more on theirs.
@@ -161,7 +160,7 @@ internal static class ProjectEndpoints
     /// <summary>Carries out commands and saves what they make, in the name that they state.</summary>
     public static IResult Command(string id, CommandRequest wanted, ProjectStore store, ProjectReader reader, Assessor assessor)
     {
-        if (store.Find(id) is not { } head || store.DocumentAt(id, wanted.BasedOn) is not { } before)
+        if (store.Find(id) is not { } head || !IsKnown(store, head, wanted.BasedOn, out var before))
         {
             return Unknown();
         }
@@ -171,10 +170,12 @@ internal static class ProjectEndpoints
             return Answer(refusal, reader, null);
         }
 
-        var done = CommandRun.All(reader.Specification(id)!, wanted.Commands, assessor);
-        var outcome = store.Save(id, wanted.BasedOn, ProjectReader.Write(done.After), wanted.Who, done.Label);
+        var done = CommandRun.All(reader.Of(head), wanted.Commands, assessor);
+        var text = ProjectReader.Write(done.After);
+        var outcome = store.Save(id, wanted.BasedOn, text, wanted.Who, done.Label);
         return outcome is WriteOutcome.Saved saved
-            ? Results.Ok(new CommandDocument(done.CreatedIds, done.Notes, reader.Document(saved.Head, done.After)))
+            ? Results.Ok(new CommandDocument(done.CreatedIds, done.Notes,
+                reader.Saved(saved.Head, done.After, text, false, new ClientHas(wanted.BasedOn, wanted.Knows))))
             : Answer(outcome, reader, null);
     }
 
@@ -188,7 +189,18 @@ internal static class ProjectEndpoints
     private static async Task<IResult> StepAsync(HttpRequest request, ProjectReader reader, Func<long, string, WriteOutcome> step)
     {
         var wanted = await RequestBody.ReadAsync<StepRequest>(request);
-        return Answer(step(wanted.BasedOn, request.Author(wanted.Who)), reader, null);
+        return step(wanted.BasedOn, request.Author(wanted.Who)) switch
+        {
+            WriteOutcome.Saved saved => Results.Ok(reader.Saved(saved.Head, new ClientHas(wanted.BasedOn, wanted.Knows))),
+            var refused => Answer(refused, reader, null),
+        };
+    }
+
+    // What is in force is at hand; what a write was based on is read only where somebody else was there since.
+    private static bool IsKnown(ProjectStore store, ProjectHead head, long basedOn, out StoredDocument? before)
+    {
+        before = head.Edit == basedOn ? null : store.DocumentAt(head.Id, basedOn);
+        return head.Edit == basedOn || before is not null;
     }
 
     // Before anything is computed: what is refused costs nothing.

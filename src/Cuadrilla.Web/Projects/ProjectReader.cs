@@ -49,17 +49,24 @@ internal sealed partial class ProjectReader(ProjectStore store, Assessor assesso
         kept.Stamp,
         Assessed(kept));
 
-    /// <summary>The same without the specification where the client has it, and without what of the assessment it has.</summary>
-    public SavedDocument Saved(ProjectHead head, PlantSpecification specification, byte[] text, bool isKnown, ChangeRequest wanted)
+    /// <summary>What was saved, without the specification where the client has it and without what of the assessment it has.</summary>
+    public SavedDocument Saved(ProjectHead head, PlantSpecification specification, byte[] text, bool isKnown, ClientHas client) =>
+        Saved(head, () => recent.Of(head, () => specification, text), isKnown, client);
+
+    /// <summary>What is in force after a step back or forth, without what of the assessment the client has.</summary>
+    public SavedDocument Saved(ProjectHead head, ClientHas client) => Saved(head, () => Kept(head), false, client);
+
+    private SavedDocument Saved(ProjectHead head, Func<RecentEdit> keep, bool isKnown, ClientHas client)
     {
-        var before = recent.Find(head.Id, wanted.BasedOn);
-        var kept = recent.Of(head, () => specification, text);
+        // Only the newest is kept: the one before is taken first.
+        var before = recent.Find(head.Id, client.Edit);
+        var kept = keep();
         var after = Assessed(kept);
-        var changed = before?.Assessment is { } known && before.Stamp == wanted.Knows && known.CatalogueVersion == after.CatalogueVersion
+        var changed = before?.Assessment is { } known && before.Stamp == client.Stamp && known.CatalogueVersion == after.CatalogueVersion
             ? AssessmentChanges.Of(known, after)
             : null;
-        return new(head.Id, head.Edit, head.Label, head.UndoLabel, head.RedoLabel, head.State, isKnown ? null : specification, kept.Stamp,
-            changed is null ? after : null, changed);
+        return new(head.Id, head.Edit, head.Label, head.UndoLabel, head.RedoLabel, head.State, isKnown ? null : kept.Specification,
+            kept.Stamp, changed is null ? after : null, changed);
     }
 
     private AssessmentDocument Assessed(RecentEdit kept) => kept.Assessment ?? kept.Keep(Assessed(kept.Specification));
@@ -88,3 +95,6 @@ internal sealed partial class ProjectReader(ProjectStore store, Assessor assesso
     [LoggerMessage(Level = LogLevel.Error, Message = "Not judged in {Plant}: {Where}: {What}\n{Trace}")]
     private static partial void NotJudged(ILogger logger, string plant, string where, string what, string trace);
 }
+
+/// <summary>What a client has already: an edit, and the assessment of it by its stamp; empty: none.</summary>
+internal readonly record struct ClientHas(long Edit, string Stamp);

@@ -5,7 +5,7 @@ import { VerdictMark } from "../../components/VerdictMark";
 import { verdictWords, worst } from "../../lib/verdict";
 import { useProject } from "../../project/ProjectContext";
 import { columnIds, rows, type Row, type Selection } from "../board/selection";
-import { fieldOf, type FieldColumn } from "./fieldOf";
+import { assumedOf, fieldOf, type FieldColumn } from "./fieldOf";
 
 /** Sizes of a shape, px: from the whole plant at once to a column that can be read. */
 const sizes = [9, 12, 16, 22] as const;
@@ -24,9 +24,10 @@ export function FieldPage({
   const { specification, assessment } = project;
   const ids = useMemo(() => columnIds(specification), [specification]);
   const [zoom, setZoom] = useState(() => (ids.length > 150 ? 0 : ids.length > 60 ? 1 : ids.length > 24 ? 2 : 3));
-  const [only, setOnly] = useState<Verdict>();
+  const [only, setOnly] = useState<Verdict | "assumed">();
   const frame = useRef<HTMLDivElement>(null);
   const columns = useMemo(() => fieldOf(assessment.checks), [assessment.checks]);
+  const assumed = useMemo(() => assumedOf(assessment.drivePoints), [assessment.drivePoints]);
   const size = sizes[zoom] ?? sizes[1];
   const named = zoom >= 2;
   const zoomBy = (by: number) => setZoom((z) => Math.min(Math.max(z + by, 0), sizes.length - 1));
@@ -94,6 +95,15 @@ export function FieldPage({
             <VerdictMark verdict={v} size={11} /> {count} {verdictWords[v].toLowerCase()}
           </button>
         ))}
+        <button
+          type="button"
+          className={`button ${only === "assumed" ? "button-main" : ""}`}
+          aria-pressed={only === "assumed"}
+          title="Show only drive points with usual values that nobody has confirmed"
+          onClick={() => setOnly(only === "assumed" ? undefined : "assumed")}
+        >
+          <span className="border-b-2 border-dashed border-tight">{assumed.size} on assumed values</span>
+        </button>
         <span className="ml-auto flex items-center gap-1 text-soft">
           <Button aria-label="Smaller" why={zoom === 0 && "This is the smallest."} onClick={() => zoomBy(-1)}>
             −
@@ -125,7 +135,8 @@ export function FieldPage({
                   column={column}
                   size={size}
                   named={named}
-                  faded={only !== undefined && column?.worst !== only}
+                  assumed={assumed.get(p.id) ?? 0}
+                  faded={only !== undefined && (only === "assumed" ? !assumed.has(p.id) : column?.worst !== only)}
                   row={p.id === at ? row : undefined}
                   onPick={(to) => onCell({ point: p.id, row: to, columns: [p.id] })}
                 />
@@ -143,6 +154,7 @@ function Column({
   tag,
   name,
   column,
+  assumed,
   size,
   named,
   faded,
@@ -153,6 +165,8 @@ function Column({
   readonly tag: string;
   readonly name: string;
   readonly column: FieldColumn | undefined;
+  /** Entries that nobody has confirmed. */
+  readonly assumed: number;
   readonly size: number;
   readonly named: boolean;
   readonly faded: boolean;
@@ -160,13 +174,14 @@ function Column({
   readonly onPick: (row: Row) => void;
 }) {
   const verdict = worst(rows.flatMap((r) => column?.bands[r] ?? []));
+  const open = assumed === 0 ? "" : `${assumed} ${assumed === 1 ? "entry" : "entries"} assumed, not confirmed`;
   return (
     <button
       id={`field-${id}`}
       type="button"
       tabIndex={row === undefined ? -1 : 0}
-      aria-label={`${tag} ${name}: ${row === undefined ? "" : `${row}, `}${verdict ? verdictWords[verdict] : "no checks"}${column?.title ? `, ${column.title}` : ""}`}
-      title={`${tag} ${name}\n${column?.title ?? "no checks"}`}
+      aria-label={`${tag} ${name}: ${row === undefined ? "" : `${row}, `}${verdict ? verdictWords[verdict] : "no checks"}${column?.title ? `, ${column.title}` : ""}${open && `; ${open}`}`}
+      title={`${tag} ${name}\n${column?.title ?? "no checks"}${open && `\n${open}`}`}
       className={`flex flex-col items-center rounded-sm border p-0.5 outline-none ${row === undefined ? "border-transparent" : "border-plum ring-2 ring-plum"} ${faded ? "opacity-20" : ""}`}
       onClick={(e) => {
         const place = (e.target as HTMLElement).closest<HTMLElement>("[data-row]")?.dataset["row"];
@@ -183,6 +198,9 @@ function Column({
           )}
         </span>
       ))}
+      <span
+        className={`mt-px block self-stretch border-b-2 ${open ? "border-dashed border-tight" : "border-transparent"}`}
+      />
     </button>
   );
 }

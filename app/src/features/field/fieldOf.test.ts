@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import type { Check } from "../../api/client";
-import { fieldOf } from "./fieldOf";
+import type { Check, DrivePointFigures } from "../../api/client";
+import { assumedOf, fieldOf } from "./fieldOf";
 
 const check = (drivePointId: string, row: Check["row"], verdict: Check["verdict"], title = "t"): Check => ({
   id: "motor.continuous",
@@ -37,5 +37,13 @@ describe("the field", () => {
       title: "burns",
     });
     expect(field.get("b")?.worst).toBe("holds");
+  });
+
+  it("knows which drive points stand on values that nobody has confirmed", () => {
+    const figures = [
+      { drivePointId: "a", assumedEntries: 2 },
+      { drivePointId: "b", assumedEntries: 0 },
+    ] as DrivePointFigures[];
+    expect([...assumedOf(figures)]).toEqual([["a", 2]]);
   });
 });

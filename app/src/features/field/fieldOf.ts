@@ -1,4 +1,4 @@
-import type { Check, Verdict } from "../../api/client";
+import type { Check, DrivePointFigures, Verdict } from "../../api/client";
 import { worst } from "../../lib/verdict";
 import { rows, type Row } from "../board/selection";
 
@@ -43,3 +43,7 @@ function columnOf(list: readonly Check[]): FieldColumn {
     title: first?.title,
   };
 }
+
+/** How many entries nobody has confirmed, of each drive point that has any. */
+export const assumedOf = (figures: readonly DrivePointFigures[]): ReadonlyMap<string, number> =>
+  new Map(figures.filter((f) => f.assumedEntries > 0).map((f) => [f.drivePointId, f.assumedEntries]));

@@ -5,6 +5,8 @@ import { layout } from "./lineLayout";
 const bus = (id: string, nominalVoltageV = 400) => ({ id, name: id, nominalVoltageV, withstandKa: null });
 const lineup = (id: string, busId: string, count: number) => ({
   id,
+  tag: id.toUpperCase(),
+  name: "Body preparation",
   busId,
   drivePoints: Array.from({ length: count }, (_, i) => ({ id: `${id}-${i}` })),
 });
@@ -69,6 +71,26 @@ describe("single-line diagram", () => {
     expect(first?.toY).toBe(second?.toY);
     expect(first?.x).not.toBe(second?.x);
     expect(plan.buses.map((b) => b.bus.id).sort()).toEqual(["a", "b", "mv", "w"]);
+  });
+
+  it("leads no line through what is written at a busbar, however few hang from it", () => {
+    const letterPx = 6;
+    const plan = layout({
+      ...plant(),
+      lineups: [lineup("x", "a", 1), lineup("y", "b", 2)],
+    } as unknown as Specification);
+    for (const l of plan.lineups) {
+      expect(l.feedX).toBeGreaterThan(l.fromX + letterPx * `${l.lineup.tag} ${l.lineup.name}`.length);
+      expect(l.toX).toBeGreaterThan(l.feedX);
+    }
+    const text = "a, faults 33.7 kA, least 22.2 kA";
+    for (const feeder of plan.feeders) {
+      const bar = plan.buses.find((b) => b.y === feeder.toY && b.fromX < feeder.x && feeder.x < b.toX);
+      expect(bar && feeder.x - bar.fromX).toBeGreaterThan(letterPx * text.length);
+    }
+    const top = plan.buses.find((b) => b.bus.id === "mv");
+    expect(plan.sourceX).toBeGreaterThan((top?.fromX ?? 0) + letterPx * text.length);
+    expect(plan.sourceX).toBeLessThan(top?.toX ?? 0);
   });
 
   it("stands for a plant without lineups too", () => {

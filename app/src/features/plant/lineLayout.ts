@@ -72,7 +72,7 @@ export interface Plan {
   readonly lineups: readonly PlacedLineup[];
 }
 
-const pointPitch = 92;
+const pointPitch = 100;
 const stubPitch = 96;
 const feederPitch = 132;
 const lineupGap = 28;
@@ -82,6 +82,16 @@ const top = 50;
 const levelHeight = 118;
 const lineupHeight = 204;
 const stubHeight = 74;
+// Beside a transformer stand its name, rating and load.
+const feederText = 100;
+// Faults and the mark of the PCC, behind the name of a bus.
+const busFigures = 176;
+
+// A bold letter is 6.6 px wide at most, on the mean of a name.
+const nameWidth = (name: string) => 6.6 * name.length + 8;
+
+/** Where what stands written at the left end of a bus is over: lines from above come in behind it. */
+const behindBusText = (left: number, bus: Bus) => left + 16 + nameWidth(bus.name) + busFigures;
 
 interface Node {
   readonly bus: Bus;
@@ -123,27 +133,28 @@ export function layout({
     for (const lineup of lineups.filter((l) => l.busId === node.bus.id)) {
       const fromX = x;
       const points = lineup.drivePoints.map((point, i) => ({ point, x: fromX + pointPitch * (i + 0.5) }));
-      const toX = fromX + Math.max(1, points.length) * pointPitch;
-      plan.lineups.push({ lineup, fromX, toX, feedX: (fromX + toX) / 2, busY: y, points });
+      const pointsToX = fromX + Math.max(1, points.length) * pointPitch;
+      const feedX = Math.max((fromX + pointsToX) / 2, fromX + nameWidth(`${lineup.tag} ${lineup.name}`));
+      const toX = Math.max(pointsToX, feedX + margin);
+      plan.lineups.push({ lineup, fromX, toX, feedX, busY: y, points });
       x = toX + lineupGap;
       bottom = Math.max(bottom, y + lineupHeight);
     }
     for (const child of node.children) {
       x = place(child, x, y) + between;
     }
-    const right = Math.max(
-      x - (node.children.length > 0 ? between : 0),
-      left + 220,
-      left + feederPitch * node.feeders.length,
-    );
+    const inner = Math.max(x - (node.children.length > 0 ? between : 0), left + 220);
+    const spread = feederPitch * (node.feeders.length - 1);
+    const firstX = Math.max((left + inner - spread) / 2, behindBusText(left, node.bus));
+    const isFed = node.feeders.length > 0 || node.bus.id === source.busId;
+    const right = isFed ? Math.max(inner, firstX + Math.max(spread, 0) + feederText) : inner;
     plan.buses.push({ bus: node.bus, fromX: left, toX: right, y });
     bottom = Math.max(bottom, y + 24);
     if (parentY !== undefined) {
-      const middle = (left + right) / 2;
       node.feeders.forEach((element, i) => {
         plan.feeders.push({
           element,
-          x: middle + (i - (node.feeders.length - 1) / 2) * feederPitch,
+          x: firstX + i * feederPitch,
           fromY: parentY,
           toY: y,
         });
@@ -166,7 +177,7 @@ export function layout({
       .flatMap((link) => tie(link, at.get(link.fromBusId), at.get(link.toBusId))),
     width,
     height: bottom + 16,
-    sourceX: first ? (first.fromX + first.toX) / 2 : width / 2,
+    sourceX: first ? Math.max((first.fromX + first.toX) / 2, behindBusText(first.fromX, first.bus)) : width / 2,
     sourceY: first?.y ?? top,
   };
 }

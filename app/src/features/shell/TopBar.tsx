@@ -17,6 +17,7 @@ export function TopBar({ onPalette, onHelp }: { readonly onPalette: () => void; 
   const saving = useContext(SavingContext);
   const session = useSession();
   const isClosed = project.state !== "open" || !may(session, "engineer");
+  const closed = isClosed ? closedWords[project.state] : undefined;
   return (
     <header className="flex h-10 shrink-0 items-center gap-4 border-b border-rule bg-panel px-3">
       <Link to="/" className="text-[16px] font-bold text-plum">
@@ -27,7 +28,7 @@ export function TopBar({ onPalette, onHelp }: { readonly onPalette: () => void; 
         Find or do … <kbd className="float-right">Ctrl K</kbd>
       </button>
       {isClosed && (
-        <span className="rounded border border-tight bg-card px-2 text-tight-ink" title={closedWords[project.state]}>
+        <span className="rounded border border-tight bg-card px-2 text-tight-ink" title={closed}>
           {project.state === "archived"
             ? "Archived, read only"
             : project.state === "binned"
@@ -39,14 +40,14 @@ export function TopBar({ onPalette, onHelp }: { readonly onPalette: () => void; 
         {saving ? "Saving …" : `Edit ${project.edit} saved`}
       </span>
       <Button
-        why={project.undoLabel === null && "Nothing was changed yet that could be taken back."}
+        why={closed ?? (project.undoLabel === null && "Nothing was changed yet that could be taken back.")}
         title={project.undoLabel ?? undefined}
         onClick={undo}
       >
         Undo
       </Button>
       <Button
-        why={project.redoLabel === null && "Nothing was taken back that could be brought back."}
+        why={closed ?? (project.redoLabel === null && "Nothing was taken back that could be brought back.")}
         title={project.redoLabel ?? undefined}
         onClick={redo}
       >
