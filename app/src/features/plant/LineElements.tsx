@@ -66,7 +66,7 @@ export function BusPart({
       <path d={`M${fromX} ${y}H${toX}`} stroke={ink} strokeWidth="4" />
       <text x={fromX + 16} y={y - 6} {...onGround}>
         <tspan fontWeight="bold">{bus.name}</tspan>
-        {bus.name.includes(voltage) ? "" : `, ${voltage}`}, {fault}
+        {` ${bus.name.includes(voltage) ? "" : `${voltage}, `}${fault}`}
         {specification.pcc.busId === bus.id ? " · PCC" : ""}
       </text>
     </Part>
