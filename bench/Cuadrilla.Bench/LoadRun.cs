@@ -30,7 +30,8 @@ internal sealed class LoadRun : IDisposable
 
     private LoadRun(string program)
     {
-        client = new HttpClient(new SocketsHttpHandler { AutomaticDecompression = DecompressionMethods.All }) { BaseAddress = new Uri($"http://127.0.0.1:{FreePort()}"), Timeout = TimeSpan.FromMinutes(5) };
+        client = new HttpClient(new SocketsHttpHandler { AutomaticDecompression = DecompressionMethods.All }) { BaseAddress =
+            new Uri($"http://127.0.0.1:{FreePort()}"), Timeout = TimeSpan.FromMinutes(5) };
         server = Process.Start(new ProcessStartInfo("dotnet",
             [program, "--data", folder, "--urls", client.BaseAddress.GetLeftPart(UriPartial.Authority)]))!;
     }
@@ -170,7 +171,8 @@ internal sealed class LoadRun : IDisposable
         watch.Restart();
         using (var list = await client.GetAsync($"/api/projects/{id}/drive-list.csv"))
         {
-            Console.WriteLine(Invariant($"{points} drive points: drive list in {watch.Elapsed.TotalSeconds:0.00} s ({(int)list.StatusCode}, {(await list.Content.ReadAsByteArrayAsync()).Length} bytes)"));
+            Console.WriteLine(Invariant($"{points} drive points: drive list in {watch.Elapsed.TotalSeconds:0.00} s ({(int)list.StatusCode}")
+                + Invariant($", {(await list.Content.ReadAsByteArrayAsync()).Length} bytes)"));
         }
 
         var (other, knows) = await ImportAsync(PlantPoints, $"Beside {points}");
@@ -193,7 +195,8 @@ internal sealed class LoadRun : IDisposable
             }
 
             using var answer = await workbench;
-            Console.WriteLine(Invariant($"{points} drive points: workbench in {watch.Elapsed.TotalSeconds:0.0} s ({(int)answer.StatusCode})"));
+            Console.WriteLine(Invariant($"{points} drive points: workbench in ")
+                + Invariant($"{watch.Elapsed.TotalSeconds:0.0} s ({(int)answer.StatusCode})"));
         }
 
         Say($"an editor of {PlantPoints} beside that workbench", times, watch.Elapsed);
@@ -294,7 +297,8 @@ internal sealed class LoadRun : IDisposable
             await stop.CancelAsync();
             await asking;
             var sorted = times.Order().ToArray();
-            Console.WriteLine(Invariant($"  health beside {name}: {sorted.Length} times; median {sorted[sorted.Length / 2]:0} ms, p99 {sorted[(int)(0.99 * (sorted.Length - 1))]:0} ms, largest {sorted[^1]:0} ms"));
+            Console.WriteLine(Invariant($"  health beside {name}: {sorted.Length} times; median {sorted[sorted.Length / 2]:0} ms, p99 ")
+                + Invariant($"{sorted[(int)(0.99 * (sorted.Length - 1))]:0} ms, largest {sorted[^1]:0} ms"));
             stop.Dispose();
         }
     }

@@ -28,7 +28,8 @@ internal static class RandomPlantRun
             faults.AddRange(assessment.Faults.Select(f => $"seed {seed}: {f.Where}: {f.What} {f.Trace.Split('\n')[0].Trim()}"));
         }
 
-        Console.WriteLine(FormattableString.Invariant($"{plants} plants of up to {drivePoints} drive points from seed {firstSeed} in {whole.Elapsed.TotalSeconds:0.0} s; {faults.Count} faults"));
+        Console.WriteLine(FormattableString.Invariant($"{plants} plants of up to {drivePoints} drive points from seed {firstSeed} in ")
+            + FormattableString.Invariant($"{whole.Elapsed.TotalSeconds:0.0} s; {faults.Count} faults"));
         foreach (var (seed, ms, points) in times.OrderByDescending(t => t.Ms).Take(SlowestShown))
         {
             Console.WriteLine(FormattableString.Invariant($"  seed {seed}: {ms:0} ms, {points} drive points"));

@@ -173,5 +173,6 @@ internal static class MotorSeries
     }
 
     private static string Id(string prefix, MotorSeriesFile.Supply supply, MotorSeriesFile.Size size) => string.Create(
-        CultureInfo.InvariantCulture, $"{prefix}{(supply.Key.Length > 0 ? "-" + supply.Key : string.Empty)}-{(size.Hp > 0 ? size.Hp : size.Kw)}{(size.Hp > 0 ? "hp" : string.Empty)}");
+        CultureInfo.InvariantCulture, $"{prefix}{(supply.Key.Length > 0 ? "-" + supply.Key : string.Empty)}-"
+            + $"{(size.Hp > 0 ? size.Hp : size.Kw)}{(size.Hp > 0 ? "hp" : string.Empty)}");
 }

@@ -70,7 +70,8 @@ internal static class Program
         {
             return Refuse("The database can't be used.", problem.Message, []);
         }
-        catch (Exception problem) when (problem is IOException or UnauthorizedAccessException or ArgumentException or System.Security.SecurityException)
+        catch (Exception problem) when (problem is IOException or UnauthorizedAccessException or ArgumentException
+            or System.Security.SecurityException)
         {
             return Refuse("The file can't be used.", problem.Message, []);
         }
@@ -145,7 +146,8 @@ internal static class Program
             await using var own = broker is null ? await EmbeddedBroker.StartAsync(UsualPort) : null;
             if (own is not null)
             {
-                Console.Error.WriteLine($"A broker of its own: start the server with --broker mqtt://127.0.0.1:{own.Port} to listen there.");
+                Console.Error.WriteLine("A broker of its own: start the server with --broker "
+                    + $"mqtt://127.0.0.1:{own.Port} to listen there.");
             }
 
             return await StandInCommandLine.RunAsync(() => StandInCommandLine.Of(File.ReadAllBytes(file),

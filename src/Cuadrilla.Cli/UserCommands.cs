@@ -15,7 +15,8 @@ internal static class UserCommands
     {
         using var services = Services(database);
         return string.Concat(services.GetRequiredService<AccountStore>().List()
-            .Select(a => $"{a.Name}\t{a.Role.ToString().ToLowerInvariant()}{(a.LockedUntilUtc is { } until ? $"\tlocked until {until}" : string.Empty)}\n"));
+            .Select(a => $"{a.Name}\t{a.Role.ToString().ToLowerInvariant()}"
+                + $"{(a.LockedUntilUtc is { } until ? $"\tlocked until {until}" : string.Empty)}\n"));
     }
 
     /// <summary>Makes an account.</summary>

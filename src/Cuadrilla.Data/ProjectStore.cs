@@ -170,7 +170,8 @@ public sealed class ProjectStore(Database database, TimeProvider clock, int form
             new { id }, transaction);
         if (isThere)
         {
-            connection.Execute("DELETE FROM training WHERE project_id = @id; DELETE FROM site_run_point WHERE project_id = @id; DELETE FROM site_run WHERE project_id = @id; "
+            connection.Execute("DELETE FROM training WHERE project_id = @id; DELETE FROM site_run_point WHERE project_id = @id; DELETE "
+                + "FROM site_run WHERE project_id = @id; "
                 + "DELETE FROM site_entry WHERE project_id = @id AND corrects IS NOT NULL; DELETE FROM site_entry WHERE project_id = @id; "
                 + "DELETE FROM parameter_issue WHERE project_id = @id; DELETE FROM edit WHERE project_id = @id; "
                 + "DELETE FROM project WHERE id = @id", new { id }, transaction);

@@ -123,7 +123,8 @@ public sealed class MessageReader(IReadOnlyList<TopicMap> maps, ReadingBoard boa
 
             if (Samples(ReadingKind.WaveNamed(name)!, mapped, element) is not { } samples)
             {
-                board.Refuse(topic, $"no {InstrumentWave.LeastSamples} to {InstrumentWave.MostSamples} numbers within 1e9 at {mapped.From}");
+                board.Refuse(topic, $"no {InstrumentWave.LeastSamples} to {InstrumentWave.MostSamples} "
+                    + $"numbers within 1e9 at {mapped.From}");
             }
             else if (!(At(root, mapped.PeriodMs) is { ValueKind: JsonValueKind.Number } period && period.TryGetDouble(out var ms)
                 && ms is >= 1 and <= 1000))

@@ -170,7 +170,8 @@ public sealed class AccountApiTests(AccountHost host) : IClassFixture<AccountHos
         var cookie = Assert.Single(answer.Headers.GetValues("Set-Cookie"));
         Assert.Contains("httponly", cookie, StringComparison.OrdinalIgnoreCase);
         Assert.Contains("samesite=strict", cookie, StringComparison.OrdinalIgnoreCase);
-        using var connection = new SqliteConnection($"Data Source={Path.Combine(host.Server.Folder, "cuadrilla.db")};Mode=ReadOnly;Pooling=False");
+        using var connection = new SqliteConnection("Data Source="
+            + $"{Path.Combine(host.Server.Folder, "cuadrilla.db")};Mode=ReadOnly;Pooling=False");
         connection.Open();
         using var command = connection.CreateCommand();
         command.CommandText = "SELECT group_concat(password_hash) || (SELECT group_concat(key_hash) FROM session) FROM account";

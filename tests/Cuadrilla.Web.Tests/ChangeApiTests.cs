@@ -165,7 +165,8 @@ public sealed class ChangeApiTests(WebHost host) : IClassFixture<WebHost>
     {
         var project = await client.ImportDemo();
         var (known, stamp) = (project["assessment"]!, (string)project["stamp"]!);
-        await Follow("commands", 1, new JsonArray(new JsonObject { ["kind"] = "remove-drive-points", ["pointIds"] = new JsonArray("dp-01") }));
+        await Follow("commands", 1, new JsonArray(new JsonObject { ["kind"] = "remove-drive-points", ["pointIds"] =
+            new JsonArray("dp-01") }));
         await Follow("undo", 2);
         await Follow("redo", 3);
         using var unknowing = await client.PostAsJsonAsync($"/api/projects/{project["id"]}/undo", new { basedOn = 4, who = "tester" });

@@ -61,7 +61,8 @@ public sealed class FuzzTests : IDisposable
             using var content = Calls.Json(body);
             using var answer = await client.PostAsync(path, content, TestContext.Current.CancellationToken);
             var text = await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
-            var told = $"input {i}, {path}: {(int)answer.StatusCode} {text[..Math.Min(300, text.Length)]}\n{body[..Math.Min(400, body.Length)]}";
+            var told = $"input {i}, {path}: {(int)answer.StatusCode} {text[..Math.Min(300, text.Length)]}\n"
+                + $"{body[..Math.Min(400, body.Length)]}";
             Assert.True((int)answer.StatusCode < 500, told);
             Assert.True(IsWhole(text), told);
             if ((int)answer.StatusCode >= 400)
@@ -80,7 +81,8 @@ public sealed class FuzzTests : IDisposable
 
         // Neither all refused nor all taken: the spoiling reaches past the first gate.
         Assert.True(seen.GetValueOrDefault(HttpStatusCode.BadRequest) > Inputs / 3, string.Join(' ', seen));
-        Assert.True(seen.Where(s => s.Key is HttpStatusCode.OK or HttpStatusCode.Created or HttpStatusCode.Conflict or HttpStatusCode.NotFound).Sum(s => s.Value) > Inputs / 30, string.Join(' ', seen));
+        Assert.True(seen.Where(s => s.Key is HttpStatusCode.OK or HttpStatusCode.Created or HttpStatusCode.Conflict
+            or HttpStatusCode.NotFound).Sum(s => s.Value) > Inputs / 30, string.Join(' ', seen));
         Assert.True(edit > 2, $"{edit}");
         Assert.Equal(edit, (long)(await (await client.GetAsync($"/api/projects/{id}", TestContext.Current.CancellationToken))
             .Body())["edit"]!);

@@ -35,7 +35,8 @@ public sealed class PackingTests : IDisposable
     [Fact]
     public void A_chain_comes_back_at_each_of_its_documents_and_tells_damage_on_the_way()
     {
-        string[] documents = ["one two three four", "one 2 three four", "one 2 3 four", "one two 3 four five", "", "four", "four five", "four five"];
+        string[] documents = ["one two three four", "one 2 three four", "one 2 3 four", "one two 3 four five", "", "four", "four "
+            + "five", "four five"];
         var chain = documents.Select((d, i) => Packed(d, i == 0 ? string.Empty : documents[i - 1])).ToArray();
         Assert.All(Enumerable.Range(0, documents.Length), i => Assert.Equal(documents[i], Unpacked(chain[..(i + 1)], string.Empty)));
         Assert.Equal("begin", Unpacked([], "begin"));
@@ -123,7 +124,8 @@ public sealed class PackingTests : IDisposable
         using (var connection = new SqliteConnection($"Data Source={old};Pooling=False"))
         {
             connection.Open();
-            connection.Execute("CREATE TABLE SchemaVersions (SchemaVersionID INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL, ScriptName TEXT NOT NULL, Applied DATETIME NOT NULL)");
+            connection.Execute("CREATE TABLE SchemaVersions (SchemaVersionID INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL, ScriptName TEXT "
+                + "NOT NULL, Applied DATETIME NOT NULL)");
             foreach (var script in typeof(Database).Assembly.GetManifestResourceNames()
                 .Where(n => n.EndsWith(".sql", StringComparison.Ordinal)).Order(StringComparer.Ordinal).Take(4))
             {
@@ -139,7 +141,8 @@ public sealed class PackingTests : IDisposable
             {
                 documents.Add(document);
                 connection.Execute(
-                    "INSERT INTO edit (project_id, sequence, at_utc, who, label, kind, document_sequence, undo_to, document, format_version) VALUES ('p', @edit, '2026-01-01', 'e', 'x', 'edit', @edit, @undo, @document, @version)",
+                    "INSERT INTO edit (project_id, sequence, at_utc, who, label, kind, document_sequence, undo_to, document, "
+                        + "format_version) VALUES ('p', @edit, '2026-01-01', 'e', 'x', 'edit', @edit, @undo, @document, @version)",
                     new { edit, undo = edit > 1 ? edit - 1 : (int?)null, document, version = ProjectFile.CurrentVersion });
                 document = Changed(document, random, 2);
             }

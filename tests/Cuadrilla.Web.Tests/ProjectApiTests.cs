@@ -146,8 +146,10 @@ public sealed class ProjectApiTests(WebHost host) : IClassFixture<WebHost>
         Assert.True((bool)motors[0]!["fits"]!);
         var check = await (await client.GetAsync($"/api/projects/{id}/checks/motor.continuous?drivePointId=dp-02")).Body();
         Assert.NotEmpty(check["reason"]!["withNumbers"]!.GetValue<string>());
-        Assert.Equal("%PDF", System.Text.Encoding.ASCII.GetString((await client.GetByteArrayAsync($"/api/projects/{id}/lineups/l1/sheet.pdf"))[..4]));
-        Assert.Equal("%PDF", System.Text.Encoding.ASCII.GetString((await client.GetByteArrayAsync($"/api/projects/{id}/lineups/l1/interference.pdf"))[..4]));
+        Assert.Equal("%PDF", System.Text.Encoding.ASCII.GetString((await client.GetByteArrayAsync($"/api/projects/{id}"
+            + "/lineups/l1/sheet.pdf"))[..4]));
+        Assert.Equal("%PDF", System.Text.Encoding.ASCII.GetString((await client.GetByteArrayAsync($"/api/projects/{id}"
+            + "/lineups/l1/interference.pdf"))[..4]));
         Assert.Equal(System.Net.HttpStatusCode.NotFound,
             (await client.GetAsync($"/api/projects/{id}/lineups/none/interference.pdf")).StatusCode);
         Assert.StartsWith("\uFEFFLineup,Tag",
@@ -160,7 +162,8 @@ public sealed class ProjectApiTests(WebHost host) : IClassFixture<WebHost>
     {
         const string kind = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
         var id = (await client.ImportDemo())["id"];
-        using var list = new ByteArrayContent(await client.GetByteArrayAsync($"/api/projects/{id}/drive-list.xlsx")) { Headers = { { "Content-Type", kind } } };
+        using var list = new ByteArrayContent(await client.GetByteArrayAsync($"/api/projects/{id}"
+            + "/drive-list.xlsx")) { Headers = { { "Content-Type", kind } } };
         using var read = await client.PostAsync("/api/tables/xlsx", list);
         var rows = (await read.Body()).AsArray();
         Assert.Contains("Shaft power kW", rows[0]!.AsArray().Select(c => (string?)c));

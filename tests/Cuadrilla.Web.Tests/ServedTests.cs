@@ -98,7 +98,8 @@ public sealed class ServedTests : IDisposable
     public async Task Behind_a_stated_proxy_it_is_reached_through_that_alone()
     {
         await AddAdministratorAsync();
-        using var client = new HttpClient(new HttpClientHandler { UseCookies = false }) { BaseAddress = new Uri($"http://127.0.0.1:{ServerProcess.FreePort()}") };
+        using var client = new HttpClient(new HttpClientHandler { UseCookies = false }) { BaseAddress = new Uri("http://127.0.0.1:"
+            + $"{ServerProcess.FreePort()}") };
         client.DefaultRequestHeaders.Add("X-Forwarded-For", "192.0.2.7");
         client.DefaultRequestHeaders.Add("X-Forwarded-Proto", "https");
         client.DefaultRequestHeaders.Add("X-Forwarded-Host", "plant-server");

@@ -12,7 +12,8 @@ internal sealed class ServerProcess : IDisposable
     private ServerProcess(Process process) => this.process = process;
 
     /// <summary>What is started: the server as it is delivered where it has been published, or else as it was built.</summary>
-    public static string Program { get; } = Environment.GetEnvironmentVariable("CUADRILLA_SERVER") ?? typeof(global::Program).Assembly.Location;
+    public static string Program { get; } = Environment.GetEnvironmentVariable("CUADRILLA_SERVER") ?? typeof(global::Program)
+        .Assembly.Location;
 
     /// <summary>A port that nobody listens on now.</summary>
     public static int FreePort()

@@ -151,7 +151,8 @@ public sealed class SpecificationPatchTests
 
     private static IEnumerable<string> Paths(JsonNode node, string at) => node switch
     {
-        JsonObject fields => fields.SelectMany(f => f.Value is null ? [$"{at}/{f.Key}"] : Paths(f.Value, $"{at}/{f.Key}").Prepend($"{at}/{f.Key}")),
+        JsonObject fields => fields.SelectMany(f => f.Value is null ? [$"{at}/{f.Key}"] : Paths(f.Value, $"{at}/{f.Key}").Prepend($"{at}/"
+            + $"{f.Key}")),
         JsonArray list => list.SelectMany((v, i) => v is null ? [] : Paths(v, $"{at}/{i}").Prepend($"{at}/{i}")),
         _ => [],
     };

@@ -61,11 +61,13 @@ public sealed class StoreTests : IDisposable
             connection.Open();
             using var script = new StreamReader(typeof(Database).Assembly.GetManifestResourceStream(FirstScript)!);
             connection.Execute(script.ReadToEnd());
-            connection.Execute("CREATE TABLE SchemaVersions (SchemaVersionID INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL, ScriptName TEXT NOT NULL, Applied DATETIME NOT NULL)");
+            connection.Execute("CREATE TABLE SchemaVersions (SchemaVersionID INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL, ScriptName TEXT "
+                + "NOT NULL, Applied DATETIME NOT NULL)");
             connection.Execute("INSERT INTO SchemaVersions (ScriptName, Applied) VALUES (@FirstScript, '2026-01-01')", new { FirstScript });
             connection.Execute("INSERT INTO project (id, created_at, head) VALUES ('p', '2026-01-01', 1)");
             connection.Execute(
-                "INSERT INTO edit (project_id, sequence, at_utc, who, label, kind, document_sequence, document) VALUES ('p', 1, '2026-01-01', 'e', 'new', 'edit', 1, @document)",
+                "INSERT INTO edit (project_id, sequence, at_utc, who, label, kind, document_sequence, document) VALUES ('p', 1, "
+                    + "'2026-01-01', 'e', 'new', 'edit', 1, @document)",
                 new { document = Document("old works") });
         }
 

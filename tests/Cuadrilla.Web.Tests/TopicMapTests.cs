@@ -46,7 +46,8 @@ public sealed class TopicMapTests
         static string Cycle(string samples, string period = "20", string second = "58") =>
             $$"""{"i":[{{samples}}],"ms":{{period}},"t":"2026-11-30T11:59:{{second}}Z"}""";
         static string Sine(int count) => string.Join(',', Enumerable.Range(0, count)
-            .Select(n => (0.1 * Math.Sin(2 * Math.PI * n / count)).ToString("0.000000", System.Globalization.CultureInfo.InvariantCulture)));
+            .Select(n => (0.1 * Math.Sin(2 * Math.PI * n / count)).ToString("0.000000",
+            System.Globalization.CultureInfo.InvariantCulture)));
         Read("hall/DP-02/cycle", Cycle(Sine(64)));
         var wave = board.WaveOf("any", "dp-02", "DP-02", "wave.line")!;
         Assert.Equal((20, 64, 100.0), (wave.PeriodMs, wave.Samples.Count, Math.Round(wave.Samples[16], 6)));

@@ -40,7 +40,8 @@ public sealed partial class Assessor : IPlantStudies
     private readonly StudyMemory<StartKey, StartCase> starts;
     private readonly ConditionalWeakTable<PlantSpecification, Once<PlantAssessment>> whole;
     private readonly ConditionalWeakTable<PlantSpecification, Once<Laying>> laid;
-    private readonly ConditionalWeakTable<PlantSpecification, Once<IReadOnlyDictionary<string, (CabinetStudy? Study, Fault? Fault)>>> cabinets;
+    private readonly ConditionalWeakTable<PlantSpecification, Once<IReadOnlyDictionary<string,
+        (CabinetStudy? Study, Fault? Fault)>>> cabinets;
     private readonly ConditionalWeakTable<PlantSpecification, Once<SignalStudy>> signals;
     private readonly ConditionalWeakTable<PlantSpecification, ConcurrentDictionary<string, StepSource>> sites;
     private readonly FrontMemory? fronts;

@@ -13,11 +13,13 @@ internal static class CycleBuilders
         var rest = (3600 / load.CyclesPerHour.Value / 2) - (way / v) - ramp;
         if (travel < 0)
         {
-            missing.Names.Add(FormattableString.Invariant($"a start time the travel leaves room for: at most {way / v:0.##} s at this speed"));
+            missing.Names.Add("a start time the travel leaves room for: at "
+                + FormattableString.Invariant($"most {way / v:0.##} s at this speed"));
         }
         else if (rest < 0)
         {
-            missing.Names.Add(FormattableString.Invariant($"cycles per hour that fit: at most {3600 / (2 * ((way / v) + ramp)):0.#} with these movements"));
+            missing.Names.Add("cycles per hour that fit: at most "
+                + FormattableString.Invariant($"{3600 / (2 * ((way / v) + ramp)):0.#} with these movements"));
         }
 
         if (missing.Names.Count > 0)

@@ -38,7 +38,8 @@ public static class LoadModels
             return model;
         }
 
-        names.Names.Add(FormattableString.Invariant($"gear and speeds with which the motor turns at most {HighestRpm} rpm, not {model.RatedSpeedRpm:0}"));
+        names.Names.Add(FormattableString.Invariant($"gear and speeds with which the motor turns at most {HighestRpm}")
+            + FormattableString.Invariant($" rpm, not {model.RatedSpeedRpm:0}"));
         return null;
     }
 }

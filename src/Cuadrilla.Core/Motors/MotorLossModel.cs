@@ -130,7 +130,8 @@ public sealed class MotorLossModel
         }
 
         var magnetising = MagnetisingCurrentA * Math.Pow(flux, saturationExponent);
-        var copper = losses.StatorW * ((magnetising * magnetising) - (MagnetisingCurrentA * MagnetisingCurrentA)) / (Plate.RatedCurrentA * Plate.RatedCurrentA);
+        var copper = losses.StatorW * ((magnetising * magnetising) - (MagnetisingCurrentA * MagnetisingCurrentA))
+            / (Plate.RatedCurrentA * Plate.RatedCurrentA);
         return copper + losses.IronW(flux, frequency) - losses.IronW(1, frequency);
     }
 

@@ -71,8 +71,10 @@ public static class FaultLevel
         var resistance = transformer.LoadLossKw * 1e3 * squareVoltage / (ratedVa * ratedVa);
         if (resistance > magnitude)
         {
-            throw new UnfitDataException(FormattableString.Invariant(
-                    $"A load loss of {transformer.LoadLossKw} kW is more than uk = {transformer.UkPct} % of {transformer.RatedKva} kVA allows ({transformer.UkPct / 100 * transformer.RatedKva:0.###} kW)."));
+            var (kva, most) = (transformer.RatedKva, transformer.UkPct / 100 * transformer.RatedKva);
+            throw new UnfitDataException(
+                FormattableString.Invariant($"A load loss of {transformer.LoadLossKw} kW is more than uk = {transformer.UkPct} % ")
+                + FormattableString.Invariant($"of {kva} kVA allows ({most:0.###} kW)."));
         }
 
         return new Complex(resistance, Math.Sqrt((magnitude * magnitude) - (resistance * resistance)));

@@ -91,7 +91,8 @@ internal static class UsualPlaces
         Stepped("step-up.start-current", s => s.Start.StartCurrentPct, (s, v) => s with { Start = s.Start with { StartCurrentPct = v } }),
         Stepped("step-up.flux", s => s.Start.FluxLimitPu, (s, v) => s with { Start = s.Start with { FluxLimitPu = v } }),
         Stepped("step-up.ramp", s => s.Start.RampS, (s, v) => s with { Start = s.Start with { RampS = v } }),
-        new("cable.length", typeof(MotorCable), nameof(MotorCable.LengthM), p => p.Cable.LengthM, (p, v) => p with { Cable = p.Cable with { LengthM = v } }),
+        new("cable.length", typeof(MotorCable), nameof(MotorCable.LengthM), p => p.Cable.LengthM, (p, v) => p
+            with { Cable = p.Cable with { LengthM = v } }),
         new("feeder.length", typeof(Feeder.ByCable), nameof(Feeder.ByCable.LengthM), p => p.Feeder is Feeder.ByCable f ? f.LengthM : null,
             (p, v) => p.Feeder is Feeder.ByCable f ? p with { Feeder = f with { LengthM = v } } : p),
     ];

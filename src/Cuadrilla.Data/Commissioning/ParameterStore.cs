@@ -83,7 +83,8 @@ public sealed class ParameterStore(Database database, TimeProvider clock)
     {
         using var connection = database.Open();
         return connection.QueryFirstOrDefault<ParameterIssue>(
-            "SELECT edit, at_utc, who FROM parameter_issue WHERE project_id = @projectId AND point_id = @pointId ORDER BY edit DESC LIMIT 1",
+            "SELECT edit, at_utc, who FROM parameter_issue WHERE project_id = @projectId AND point_id = "
+                + "@pointId ORDER BY edit DESC LIMIT 1",
             new { projectId, pointId });
     }
 

@@ -64,7 +64,8 @@ public sealed class SiteRunStore(Database database, TimeProvider clock)
             return null;
         }
 
-        connection.Execute("UPDATE site_run SET ended = 'begun anew' WHERE project_id = @projectId AND point_id = @pointId AND step_id = @stepId "
+        connection.Execute("UPDATE site_run SET ended = 'begun anew' WHERE project_id = @projectId AND point_id "
+            + "= @pointId AND step_id = @stepId "
             + "AND ended = ''", new { projectId, pointId, stepId }, transaction);
         var run = connection.QuerySingle<StoredRun>(
             $"""
@@ -88,10 +89,12 @@ public sealed class SiteRunStore(Database database, TimeProvider clock)
         ArgumentNullException.ThrowIfNull(run);
         using var connection = database.Open();
         using var transaction = connection.BeginTransaction(deferred: false);
-        connection.Execute("UPDATE site_run SET instrument = @instrument, simulated = max(simulated, @simulated) WHERE project_id = @ProjectId "
+        connection.Execute("UPDATE site_run SET instrument = @instrument, simulated = max(simulated, "
+            + "@simulated) WHERE project_id = @ProjectId "
             + "AND number = @Number AND ended = ''",
             new { run.ProjectId, run.Number, instrument, simulated = isSimulated ? 1 : 0 }, transaction);
-        connection.Execute("INSERT OR IGNORE INTO site_run_point (project_id, number, time_s, value) SELECT @ProjectId, @Number, @TimeS, @Value "
+        connection.Execute("INSERT OR IGNORE INTO site_run_point (project_id, number, time_s, value) SELECT "
+            + "@ProjectId, @Number, @TimeS, @Value "
             + "WHERE EXISTS (SELECT 1 FROM site_run WHERE project_id = @ProjectId AND number = @Number AND ended = '')",
             points.Select(p => new { run.ProjectId, run.Number, p.TimeS, p.Value }), transaction);
         transaction.Commit();
@@ -120,7 +123,8 @@ public sealed class SiteRunStore(Database database, TimeProvider clock)
     {
         using var connection = database.Open();
         return connection.QueryFirstOrDefault<StoredRun>(
-            $"SELECT {Columns} FROM site_run WHERE project_id = @projectId AND point_id = @pointId AND step_id = @stepId ORDER BY number DESC",
+            $"SELECT {Columns} FROM site_run WHERE project_id = @projectId AND point_id = @pointId AND "
+                + "step_id = @stepId ORDER BY number DESC",
             new { projectId, pointId, stepId });
     }
 

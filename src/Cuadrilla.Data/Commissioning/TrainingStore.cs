@@ -64,7 +64,8 @@ public sealed class TrainingStore(Database database, TimeProvider clock)
     public bool Decide(string projectId, string decision, int points)
     {
         using var connection = database.Open();
-        return connection.Execute("UPDATE training SET decision = @decision, points = @points, decided_utc = @now WHERE project_id = @projectId "
+        return connection.Execute("UPDATE training SET decision = @decision, points = @points, decided_utc = "
+            + "@now WHERE project_id = @projectId "
             + "AND decision IS NULL", new { projectId, decision, points, now = Now() }) == 1;
     }
 

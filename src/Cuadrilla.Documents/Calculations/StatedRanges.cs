@@ -114,7 +114,8 @@ internal static class StatedRanges
 
     private sealed record Limits(double Min, double Max, bool IsAboveMin, bool IsBelowMax)
     {
-        public string Words => $"{(IsAboveMin ? "above " : string.Empty)}{Text(Min)} to {(IsBelowMax ? "below " : string.Empty)}{Text(Max)}";
+        public string Words => $"{(IsAboveMin ? "above " : string.Empty)}{Text(Min)} to "
+            + $"{(IsBelowMax ? "below " : string.Empty)}{Text(Max)}";
 
         public bool Has(double number) =>
             (IsAboveMin ? number > Min : number >= Min) && (IsBelowMax ? number < Max : number <= Max);

@@ -237,7 +237,8 @@ public static class DriveListImport
 
             if (range is not null && (value < range.Min || value > range.Max || (range.IsAboveMin && value <= range.Min)))
             {
-                Problems.Add(FormattableString.Invariant($"{column.Name}: {text}; allowed: {(range.IsAboveMin ? "above " : string.Empty)}{range.Min} to {range.Max} {range.Unit}."));
+                Problems.Add(FormattableString.Invariant($"{column.Name}: {text}; allowed: {(range.IsAboveMin ? "above " : string.Empty)}")
+                    + FormattableString.Invariant($"{range.Min} to {range.Max} {range.Unit}."));
                 return Given.Unknown;
             }
 

@@ -118,8 +118,9 @@ public static class Comtrade
                 $"{k + 1},{Word(channel.Name)},,,{Word(channel.Unit)},{N(factors[k])},0,0,{-Steps},{Steps},1,1,P\r\n");
         }
 
-        text.Append(CultureInfo.InvariantCulture,
-            $"{N(recording.FrequencyHz)}\r\n1\r\n{N(recording.SamplesPerS)},{count}\r\n01/01/2000,00:00:00.000000\r\n01/01/2000,00:00:00.000000\r\n{(kind == ComtradeData.Ascii ? "ASCII" : "BINARY")}\r\n1\r\n");
+        text.Append(CultureInfo.InvariantCulture, $"{N(recording.FrequencyHz)}\r\n1\r\n{N(recording.SamplesPerS)},{count}\r\n");
+        text.Append("01/01/2000,00:00:00.000000\r\n01/01/2000,00:00:00.000000\r\n");
+        text.Append(CultureInfo.InvariantCulture, $"{(kind == ComtradeData.Ascii ? "ASCII" : "BINARY")}\r\n1\r\n");
         int Step(int k, int n) => (int)Math.Round(recording.Channels[k].Samples[n] / factors[k]);
         if (kind == ComtradeData.Ascii)
         {

@@ -34,7 +34,8 @@ internal static class ArrangementLines
             yield return arrangement switch
             {
                 MotorGroup g => new SheetLine("Group on one converter",
-                    $"{g.Name}: {string.Join(", ", g.Members.Select(m => $"{m.Count} × {Tag(lineup, m.PointId)}, {Protection(m)}"))}{Reason(g.Reason)}"),
+                    $"{g.Name}: {string.Join(", ", g.Members.Select(m => $"{m.Count} × {Tag(lineup, m.PointId)}, {Protection(m)}"))}"
+                        + $"{Reason(g.Reason)}"),
                 SharedShaft s => new SheetLine("Shared shaft",
                     $"{s.Name}: {Tags(lineup, s.PointIds())}, {Method(s.Method)}{Reason(s.Reason)}"),
                 RatioFollower r => new SheetLine("Ratio follower",

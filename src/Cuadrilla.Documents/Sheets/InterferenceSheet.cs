@@ -156,7 +156,8 @@ public sealed record InterferenceSheet(
     {
         EarthingSystem.TnS => "TN-S",
         EarthingSystem.TnCS => "TN-C-S",
-        EarthingSystem.TnC => "TN-C: neutral and protective conductor parted before the lineup, else currents of the neutral run in screens",
+        EarthingSystem.TnC => "TN-C: neutral and protective conductor parted before the lineup, else "
+            + "currents of the neutral run in screens",
         EarthingSystem.Tt => "TT",
         EarthingSystem.It => "IT",
         EarthingSystem.CornerEarthed => "corner earthed",

@@ -204,7 +204,9 @@ public sealed record DrivePointSheet(
         }
 
         yield return new SheetLine("Motor cable", point.Cable.LengthM.IsKnown && point.Cable.CrossSectionMm2.IsKnown
-            ? $"{point.Cable.ParallelRuns} × {Text.N(point.Cable.CrossSectionMm2.Value)} mm² {point.Cable.Material.ToString().ToLowerInvariant()}, {Text.N(point.Cable.LengthM.Value)} m{(point.Cable.Screened ? ", screened" : string.Empty)}"
+            ? $"{point.Cable.ParallelRuns} × {Text.N(point.Cable.CrossSectionMm2.Value)} mm² "
+                + $"{point.Cable.Material.ToString().ToLowerInvariant()}, {Text.N(point.Cable.LengthM.Value)} m"
+                + $"{(point.Cable.Screened ? ", screened" : string.Empty)}"
             : "not complete");
         yield return new SheetLine("Converter", model.Converter is { } converter
             ? $"{ItemText.Converter(converter.Item)}, {(converter.Item.RatedHp > 0 ? $"{Text.N(converter.Item.RatedHp)} hp" : $"{Text.N(converter.Item.RatedKw)} kW")}, {Text.N(converter.RatedCurrentA * (model.StepUp?.CurrentPu ?? 1))} A {converter.Duty.ToString().ToLowerInvariant()} overload, {Text.N(converter.SiteCurrentA * (model.StepUp?.CurrentPu ?? 1))} A at this site, {Text.N(converter.SwitchingKhz)} kHz"
@@ -260,7 +262,8 @@ public sealed record DrivePointSheet(
             _ when point.Sun is not null => "none: fed from the sun",
             Feeder.OnBusbar => "on the busbar",
             Feeder.ByCable { LengthM.IsKnown: true, CrossSectionMm2.IsKnown: true } f =>
-                $"{f.ParallelRuns} × {Text.N(f.CrossSectionMm2.Value)} mm² {f.Material.ToString().ToLowerInvariant()}, {Text.N(f.LengthM.Value)} m",
+                $"{f.ParallelRuns} × {Text.N(f.CrossSectionMm2.Value)} mm² "
+                    + $"{f.Material.ToString().ToLowerInvariant()}, {Text.N(f.LengthM.Value)} m",
             _ => "not complete",
         });
     }

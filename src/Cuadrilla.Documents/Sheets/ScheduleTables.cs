@@ -24,7 +24,8 @@ internal static class ScheduleTables
                     .. cables.Select(c => (IReadOnlyList<string>)
                     [
                         c.Count > 1 ? $"{c.Tag} ({c.Count} ×)" : c.Tag, c.From, c.To,
-                        $"{c.Kind}, {(c.Parallel > 1 ? $"{c.Parallel} × " : string.Empty)}{(c.SectionMm2 is null ? "open" : S.Section(units, c.SectionMm2))}",
+                        $"{c.Kind}, {(c.Parallel > 1 ? $"{c.Parallel} × " : string.Empty)}"
+                            + $"{(c.SectionMm2 is null ? "open" : S.Section(units, c.SectionMm2))}",
                         c.LengthM is { } length ? UnitTable.Of("m").Say(units, length) : "open",
                         $"{N(c.DesignA)} / {N(c.CapacityA)} A",
                         c.DropPct is { } drop ? $"{N(drop, 2)} %" : "–",

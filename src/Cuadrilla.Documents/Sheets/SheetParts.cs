@@ -125,6 +125,7 @@ internal static class SheetParts
         var quantity = UnitTable.Of(check.Unit);
         var scenario = check.Scenario.Length > 0 ? $", {check.Scenario}" : string.Empty;
         var between = check.Sense == LimitSense.AtMost ? " of" : ", at least";
-        return $"{Text.N(quantity.In(units, figure), 3)}{between} {Text.N(quantity.In(units, limit), 3)} {quantity.UnitIn(units)}{scenario}";
+        return $"{Text.N(quantity.In(units, figure), 3)}{between} {Text.N(quantity.In(units, limit), 3)} "
+            + $"{quantity.UnitIn(units)}{scenario}";
     }
 }

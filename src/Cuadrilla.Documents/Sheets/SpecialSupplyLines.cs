@@ -43,18 +43,24 @@ internal static class SpecialSupplyLines
             var volts = one.VoltageOn(plant.Distribution.Bus(lineup.BusId).NominalVoltageV);
             yield return new SheetLine("Only one phase",
                 $"{Text.N(volts)} V, "
-                    + $"{(one.ToNeutral ? "phase and neutral" : "two phases")}{(one.SupplyA.IsKnown ? $", {Text.N(one.SupplyA.Value)} A" : string.Empty)}; run by {Means(one)}");
+                    + $"{(one.ToNeutral ? "phase and neutral" : "two phases")}"
+                    + $"{(one.SupplyA.IsKnown ? $", {Text.N(one.SupplyA.Value)} A" : string.Empty)}; run by {Means(one)}");
             if (one.Machines.Count > 0)
             {
                 yield return new SheetLine("Machines on it", string.Join("; ", one.Machines.Select(m =>
-                    $"{m.Name}{(m.RatedKw.IsKnown ? $" {Text.N(m.RatedKw.Value)} kW" : string.Empty)}{(m.HeavyStart ? ", heavy start" : string.Empty)}{(m.PulsesPerTurn.IsKnown ? $", {Text.N(m.PulsesPerTurn.Value)} pulses a turn" : string.Empty)}")));
+                    $"{m.Name}{(m.RatedKw.IsKnown ? $" {Text.N(m.RatedKw.Value)} kW" : string.Empty)}"
+                        + $"{(m.HeavyStart ? ", heavy start" : string.Empty)}"
+                        + $"{(m.PulsesPerTurn.IsKnown ? $", {Text.N(m.PulsesPerTurn.Value)} pulses a turn" : string.Empty)}")));
             }
         }
 
         if (plant.Standby is { Generator: var set } standby)
         {
             yield return new SheetLine("Standby generator",
-                $"{(set.RatedKva.IsKnown ? $"{Text.N(set.TotalKva())} kVA" : "rating open")}{(set is { RatedKva.IsKnown: true, RatedKw.IsKnown: true } ? $", {Text.N(set.TotalKw())} kW" : string.Empty)} at {plant.Distribution.Bus(standby.BusId).Name}; in {string.Join(", ", plant.Scenarios.Where(s => s.OnStandby).Select(s => s.Name).DefaultIfEmpty("no scenario"))}");
+                $"{(set.RatedKva.IsKnown ? $"{Text.N(set.TotalKva())} kVA" : "rating open")}"
+                    + $"{(set is { RatedKva.IsKnown: true, RatedKw.IsKnown: true } ? $", {Text.N(set.TotalKw())} kW" : string.Empty)} at "
+                    + $"{plant.Distribution.Bus(standby.BusId).Name}; in "
+                    + $"{string.Join(", ", plant.Scenarios.Where(s => s.OnStandby).Select(s => s.Name).DefaultIfEmpty("no scenario"))}");
         }
     }
 

@@ -27,7 +27,8 @@ public static class Workbook
                 new OpenSettings { MaxCharactersInPart = WorkbookLimits.CharactersInPart });
             return new SheetReader(document, stop).Rows();
         }
-        catch (Exception problem) when (problem is InvalidDataException or OpenXmlPackageException or XmlException or FormatException or FileFormatException
+        catch (Exception problem) when (problem is InvalidDataException or OpenXmlPackageException or XmlException or FormatException
+            or FileFormatException
             or IOException or InvalidOperationException or ArgumentException or KeyNotFoundException or NotSupportedException)
         {
             throw Refused("Workbook", "no readable .xlsx", "a workbook with a sheet of rows");

@@ -100,7 +100,8 @@ internal static class SignIn
     {
         var least = context.GetEndpoint()?.Metadata.GetOrderedMetadata<LeastRole>().Select(r => r.Role).DefaultIfEmpty().Max();
         var role = context.User.FindFirst(System.Security.Claims.ClaimTypes.Role)?.Value;
-        return $"The account {context.User.Identity?.Name} is {role?.ToLowerInvariant()}; allowed: {least.ToString()!.ToLowerInvariant()}{(least < AccountRole.Administrator ? " and above" : string.Empty)}.";
+        return $"The account {context.User.Identity?.Name} is {role?.ToLowerInvariant()}; allowed: {least.ToString()!.ToLowerInvariant()}"
+            + $"{(least < AccountRole.Administrator ? " and above" : string.Empty)}.";
     }
 
     private static Task Refused(HttpContext context, int status, string type, string says) =>

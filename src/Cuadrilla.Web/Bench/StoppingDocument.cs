@@ -22,7 +22,8 @@ internal sealed record StoppingDocument(IReadOnlyList<string> Missing, double? W
             ? new StoppingDocument(missing, null, null, [], null)
             : new StoppingDocument(
                 missing, BrakingStudy.WantedStopS(drive), StopStudy.TripV(drive), [.. StopStudy.All(drive).Select(StopWay.Of)],
-                soft is null ? null : SoftStopDocument.Of(((ConverterChoice.SoftStarter)model.Input.DrivePoint.Converter).Settings.StopRampS, soft));
+                soft is null ? null : SoftStopDocument.Of(((ConverterChoice.SoftStarter)model.Input.DrivePoint.Converter)
+                    .Settings.StopRampS, soft));
     }
 }
 

@@ -27,7 +27,8 @@ internal static class StatedProxy
         });
         if (proxies.Count > 0)
         {
-            app.UseForwardedHeaders(app.Services.GetRequiredService<Microsoft.Extensions.Options.IOptions<ForwardedHeadersOptions>>().Value);
+            app.UseForwardedHeaders(app.Services.GetRequiredService<Microsoft.Extensions.Options.IOptions<ForwardedHeadersOptions>>()
+                .Value);
         }
     }
 

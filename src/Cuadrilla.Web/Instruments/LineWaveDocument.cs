@@ -31,7 +31,8 @@ internal sealed record RecordedOrder(int Order, double MeasuredPct, double Compu
 /// <param name="ComputedThdiPct">The study's over the same orders, %; null without a study.</param>
 /// <param name="Instants">The cycle by rising angle.</param>
 /// <param name="Orders">Orders from 2, beside the study's.</param>
-internal sealed record RecordedCycleDocument(string What, string Unit, double PeriodMs, double AgeS, bool Good, bool Simulated, string Instrument,
+internal sealed record RecordedCycleDocument(string What, string Unit, double PeriodMs, double AgeS, bool Good, bool Simulated,
+    string Instrument,
     string Problem, double RmsA, double PeakA, double FundamentalA, double ThdiPct, double? ComputedThdiPct,
     IReadOnlyList<WaveInstant> Instants, IReadOnlyList<RecordedOrder> Orders)
 {
@@ -40,7 +41,8 @@ internal sealed record RecordedCycleDocument(string What, string Unit, double Pe
 
     public static RecordedCycleDocument Of(InstrumentWave wave, StepSource source, DateTimeOffset now)
     {
-        var empty = new RecordedCycleDocument(wave.Kind.What, wave.Kind.Unit, wave.PeriodMs, Math.Round(Math.Max(0, (now - wave.At).TotalSeconds), 1),
+        var empty = new RecordedCycleDocument(wave.Kind.What, wave.Kind.Unit, wave.PeriodMs,
+            Math.Round(Math.Max(0, (now - wave.At).TotalSeconds), 1),
             wave.IsGood, wave.IsSimulated, wave.Instrument, string.Empty, 0, 0, 0, 0, null, [], []);
         var period = 1e3 / source.SupplyHz;
         if (Math.Abs(wave.PeriodMs - period) > PeriodPct / 100 * period)

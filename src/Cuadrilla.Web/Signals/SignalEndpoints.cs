@@ -30,7 +30,8 @@ internal static class SignalEndpoints
                 OnPoint(id, point, reader, (plant, p) =>
                 Results.File(DrawingPdf.Write(new DrawingHead("Wiring", $"{p.Tag}  {p.Name}", [plant.Name, Today(clock)]),
                     [("Power and control", WiringSource.Of(plant, p, assessor))], [],
-                    ["Isolate, lock, wait for the link to discharge, prove absence of voltage. Makers' instructions and local codes go first."]),
+                    ["Isolate, lock, wait for the link to discharge, prove absence of voltage. Makers' "
+                        + "instructions and local codes go first."]),
                     "application/pdf", $"{p.Id}-wiring.pdf")))
             .WithName("getWiringPdf").Produces<Stream>(StatusCodes.Status200OK, "application/pdf");
         group.MapGet("/lists/{list}.csv",
@@ -60,7 +61,8 @@ internal static class SignalEndpoints
         OnPlant(id, reader, plant => Enum.GetValues<BuildList>().Cast<BuildList?>()
             .FirstOrDefault(l => string.Equals(l.ToString(), list, StringComparison.OrdinalIgnoreCase)) is { } known
                 ? answer(plant, known)
-                : Problems.NotFound($"There is no list '{list}'; there are: {string.Join(", ", Enum.GetNames<BuildList>()).ToLowerInvariant()}."));
+                : Problems.NotFound($"There is no list '{list}'; there are: "
+                    + $"{string.Join(", ", Enum.GetNames<BuildList>()).ToLowerInvariant()}."));
 
     private static IResult OnPoint(string id, string point, ProjectReader reader, Func<PlantSpecification, DrivePoint, IResult> answer) =>
         OnPlant(id, reader, plant => plant.AllDrivePoints().FirstOrDefault(p => p.Id == point) is { } found

@@ -193,9 +193,11 @@ public sealed class DemoAssessmentTests
         Assert.Equal(Verdict.Fails, Of(Motor("dp-13", "pm-ie5-5.5"), "motor.technology-rule", "dp-13"));
         Assert.Equal(Verdict.Fails, Of(Motor("dp-01", "dc-160"), "motor.technology-rule", "dp-01"));
         Assert.Equal(Verdict.NeedsData, Of(Motor("dp-01", "dc-160"), "energy.best-alternative", "dp-01"));
-        var fast = With("dp-02", p => p with { Load = ((FanLoad)p.Load) with { Common = ((FanLoad)p.Load).Common with { RatedSpeedRpm = 2200 } } });
+        var fast = With("dp-02", p => p with { Load = ((FanLoad)p.Load)
+            with { Common = ((FanLoad)p.Load).Common with { RatedSpeedRpm = 2200 } } });
         Assert.Equal(Verdict.Holds, Of(fast, "motor.speed", "dp-02"));
-        fast = With("dp-02", p => p with { Load = ((FanLoad)p.Load) with { Common = ((FanLoad)p.Load).Common with { RatedSpeedRpm = 3900 } } });
+        fast = With("dp-02", p => p with { Load = ((FanLoad)p.Load) with { Common = ((FanLoad)p.Load).Common
+            with { RatedSpeedRpm = 3900 } } });
         Assert.Equal(Verdict.Fails, Of(fast, "motor.speed", "dp-02"));
         Assert.Equal(Verdict.Fails, Of(Motor("dp-02", "cage-4p-ie3-55", MotorConnection.Star), "motor.connection", "dp-02"));
         Assert.Equal(Verdict.Holds, Of(Motor("dp-02", "cage-4p-ie3-55"), "motor.connection", "dp-02"));
@@ -212,12 +214,16 @@ public sealed class DemoAssessmentTests
     public void A_fans_own_curve_with_inlet_vanes_replaces_the_catalogues()
     {
         double Present(params VanePoint[] curve) => DemoChanges.Assessor.Study(
-            With("dp-01", p => p with { Load = ((FanLoad)p.Load) with { Common = ((FanLoad)p.Load).Common with { PresentControl = PresentControl.InletVanes, VaneCurve = [.. curve] } } }), Point("dp-01") with { Load = ((FanLoad)Point("dp-01").Load) with { Common = ((FanLoad)Point("dp-01").Load).Common with { PresentControl = PresentControl.InletVanes, VaneCurve = [.. curve] } } })
+            With("dp-01", p => p with { Load = ((FanLoad)p.Load) with { Common = ((FanLoad)p.Load).Common
+                with { PresentControl = PresentControl.InletVanes, VaneCurve = [.. curve] } } }), Point("dp-01")
+                    with { Load = ((FanLoad)Point("dp-01").Load) with { Common = ((FanLoad)Point("dp-01").Load).Common
+                        with { PresentControl = PresentControl.InletVanes, VaneCurve = [.. curve] } } })
             .Alternatives.Single(a => a.Id == "present").Year.EnergyKwh;
         var own = Data.InletVanes.Select(p => new VanePoint(p.X, p.Y)).ToArray();
         Assert.Equal(Present(), Present(own), 6);
         Assert.True(Present([.. own.Select(p => p with { PowerPu = 0.8 * p.PowerPu })]) < 0.85 * Present());
-        var falling = With("dp-01", p => p with { Load = ((FanLoad)p.Load) with { Common = ((FanLoad)p.Load).Common with { VaneCurve = [new VanePoint(0.5, 0.5), new VanePoint(0.4, 0.6)] } } });
+        var falling = With("dp-01", p => p with { Load = ((FanLoad)p.Load)
+            with { Common = ((FanLoad)p.Load).Common with { VaneCurve = [new VanePoint(0.5, 0.5), new VanePoint(0.4, 0.6)] } } });
         Assert.EndsWith("/vaneCurve/1/flowPu", SpecificationValidation.Problems(falling, Data).Single().Pointer, StringComparison.Ordinal);
     }
 

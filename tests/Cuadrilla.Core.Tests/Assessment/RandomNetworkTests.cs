@@ -86,7 +86,8 @@ public sealed class RandomNetworkTests
         // By node: branches' own impedances, told voltages and the drives' currents, written down anew.
         public double[] LeftAt(int order)
         {
-            var shunts = order == 1 ? FundamentalShunts : StandingLoads.Harmonic(Plant.Distribution, Scenario, Network, order, Result.Loads);
+            var shunts = order == 1 ? FundamentalShunts : StandingLoads.Harmonic(Plant.Distribution, Scenario, Network, order,
+                Result.Loads);
             var left = Enumerable.Range(0, Network.NodeCount).Select(n => Times(Volts(n, order), shunts[n]) + Drawn(n, order)).ToArray();
             foreach (var branch in Network.Branches)
             {

@@ -192,7 +192,8 @@ public sealed class DriveListImportTests
             .Single(p => p.Tag == "RW-1");
         var load = (PumpLoad)before.Load;
         Assert.Equal(3600 * 6.30901964e-5, ((PumpLoad)after.Load).Common.RatedFlowM3PerS.Value, 1e-8);
-        Assert.Equal(before with { Load = load with { Common = load.Common with { RatedFlowM3PerS = ((PumpLoad)after.Load).Common.RatedFlowM3PerS } } }, after);
+        Assert.Equal(before with { Load = load with { Common = load.Common
+            with { RatedFlowM3PerS = ((PumpLoad)after.Load).Common.RatedFlowM3PerS } } }, after);
     }
 
     [Fact]

@@ -238,7 +238,8 @@ public sealed class ProjectFileTests
     public void The_drive_list_has_a_row_for_each_drive_and_guards_formulae()
     {
         var plant = DemoPlant.Read(Data);
-        var evil = plant with { Lineups = [plant.Lineups[0] with { DrivePoints = [plant.Lineups[0].DrivePoints[0] with { Name = "=HYPERLINK(1)" }, .. plant.Lineups[0].DrivePoints.Skip(1)] }] };
+        var evil = plant with { Lineups = [plant.Lineups[0] with { DrivePoints =
+            [plant.Lineups[0].DrivePoints[0] with { Name = "=HYPERLINK(1)" }, .. plant.Lineups[0].DrivePoints.Skip(1)] }] };
         var assessment = new Assessor(Data).Run(evil);
         var lines = Encoding.UTF8.GetString(DriveList.Csv(evil, assessment, Data)).Trim().Split("\r\n");
         Assert.Equal(1 + evil.AllDrivePoints().Count(), lines.Length);

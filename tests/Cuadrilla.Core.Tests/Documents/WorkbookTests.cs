@@ -140,15 +140,20 @@ public sealed class WorkbookTests
 
             Part(
                 "[Content_Types].xml",
-                $"<Types xmlns=\"http://schemas.openxmlformats.org/package/2006/content-types\"><Default Extension=\"rels\" ContentType=\"application/vnd.openxmlformats-package.relationships+xml\"/>"
-                + $"<Override PartName=\"/xl/workbook.xml\" ContentType=\"{types}.sheet.main+xml\"/><Override PartName=\"/xl/worksheets/sheet1.xml\" ContentType=\"{types}.worksheet+xml\"/>"
+                "<Types xmlns=\"http://schemas.openxmlformats.org/package/2006/content-types\"><Default Extension=\"rels\" "
+                    + "ContentType=\"application/vnd.openxmlformats-package.relationships+xml\"/>"
+                + $"<Override PartName=\"/xl/workbook.xml\" ContentType=\"{types}.sheet.main+xml\"/><Override "
+                + $"PartName=\"/xl/worksheets/sheet1.xml\" ContentType=\"{types}.worksheet+xml\"/>"
                 + $"<Override PartName=\"/xl/sharedStrings.xml\" ContentType=\"{types}.sharedStrings+xml\"/></Types>");
-            string Links(string of) => $"<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\">{of}</Relationships>";
+            string Links(string of) => $"<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\">{of}"
+                + "</Relationships>";
             Part("_rels/.rels", Links($"<Relationship Id=\"r1\" Type=\"{links}/officeDocument\" Target=\"xl/workbook.xml\"/>"));
             Part(
                 "xl/_rels/workbook.xml.rels",
-                Links($"<Relationship Id=\"r1\" Type=\"{links}/worksheet\" Target=\"worksheets/sheet1.xml\"/><Relationship Id=\"r2\" Type=\"{links}/sharedStrings\" Target=\"sharedStrings.xml\"/>"));
-            Part("xl/workbook.xml", $"<workbook xmlns=\"{Main}\" xmlns:r=\"{links}\"><sheets><sheet name=\"Drives\" sheetId=\"1\" r:id=\"r1\"/></sheets></workbook>");
+                Links($"<Relationship Id=\"r1\" Type=\"{links}/worksheet\" Target=\"worksheets/sheet1.xml\"/><Relationship Id=\"r2\" "
+                    + $"Type=\"{links}/sharedStrings\" Target=\"sharedStrings.xml\"/>"));
+            Part("xl/workbook.xml", $"<workbook xmlns=\"{Main}\" xmlns:r=\"{links}\"><sheets><sheet name=\"Drives\" sheetId=\"1\" "
+                + "r:id=\"r1\"/></sheets></workbook>");
             Part("xl/worksheets/sheet1.xml",
                 $"{prolog}<worksheet xmlns=\"{Main}\"><dimension ref=\"{dimension}\"/><sheetData>{rows}</sheetData></worksheet>");
             Part("xl/sharedStrings.xml", $"<sst xmlns=\"{Main}\">{shared}</sst>");

@@ -8,7 +8,8 @@ namespace Cuadrilla.Core.Tests.Harmonics;
 /// <summary>Two and three bridges behind a shifting transformer, against a circuit simulator and by symmetry.</summary>
 public sealed class MultiPulseTests
 {
-    private static readonly IReadOnlyList<(string Id, RectifierInput Input, int Bridges, double LeakageH, JsonElement Lumped, JsonElement Shared)> Cases = Load();
+    private static readonly IReadOnlyList<(string Id, RectifierInput Input, int Bridges, double LeakageH, JsonElement Lumped,
+        JsonElement Shared)> Cases = Load();
 
     public static TheoryData<string> Ids => [.. Cases.Select(c => c.Id)];
 

@@ -106,8 +106,10 @@ public sealed class RectifierLawTests
         var none = Assert.IsType<RectifierResult.NoSteadyState>(RectifierStudy.Run(input));
         Assert.Contains("subharmonic", none.Reason, StringComparison.Ordinal);
         Assert.NotNull(none.SettlingCapacitanceF);
-        Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(input with { DcCapacitanceF = 1.02 * none.SettlingCapacitanceF.Value }));
-        Assert.IsType<RectifierResult.NoSteadyState>(RectifierStudy.Run(input with { DcCapacitanceF = 0.9 * none.SettlingCapacitanceF.Value }));
+        Assert.IsType<RectifierResult.SteadyState>(RectifierStudy.Run(input
+            with { DcCapacitanceF = 1.02 * none.SettlingCapacitanceF.Value }));
+        Assert.IsType<RectifierResult.NoSteadyState>(RectifierStudy.Run(input
+            with { DcCapacitanceF = 0.9 * none.SettlingCapacitanceF.Value }));
     }
 
     [Fact]

@@ -64,7 +64,8 @@ public sealed class PumpCurveTests
         foreach (var q in new[] { 0.4, 0.7, 1.0, 1.2 })
         {
             var point = model.AtFlow(q);
-            Assert.Equal(1, point.PowerW * point.EfficiencyPu * model.RatedEfficiency.Value / (q * Flow * 1000 * G * point.HeadPu * Head), 1e-9);
+            Assert.Equal(1, point.PowerW * point.EfficiencyPu * model.RatedEfficiency.Value
+                / (q * Flow * 1000 * G * point.HeadPu * Head), 1e-9);
         }
     }
 

@@ -34,7 +34,8 @@ public sealed class MotorLimitTests
     [InlineData(6, "ie2", 45, 92.7)]
     [InlineData(4, "ie3", 11, 91.4)]
     public void Efficiencies_are_those_of_the_table(int poles, string efficiencyClass, double kw, double pct) =>
-        Assert.Equal(pct, 100 * Motor($"cage-{poles}p-{efficiencyClass}-{kw.ToString(System.Globalization.CultureInfo.InvariantCulture)}").Plate.Efficiency, 1e-6);
+        Assert.Equal(pct, 100 * Motor($"cage-{poles}p-{efficiencyClass}-"
+            + $"{kw.ToString(System.Globalization.CultureInfo.InvariantCulture)}").Plate.Efficiency, 1e-6);
 
     [Theory]
     [InlineData("cage-2p-ie3-1.1", "80 M")]

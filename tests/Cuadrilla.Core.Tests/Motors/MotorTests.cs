@@ -36,7 +36,8 @@ public sealed class MotorTests
     public void Efficiencies_of_the_standard_at_the_ends_and_in_the_middle(int poles, string efficiencyClass, double at075, double at75,
         double at250)
     {
-        double Of(string kw) => 100 * ReferenceCatalogue.Data.Motors[$"cage-{poles}p-{efficiencyClass.ToLowerInvariant()}-{kw}"].Plate.Efficiency;
+        double Of(string kw) => 100 * ReferenceCatalogue.Data.Motors[$"cage-{poles}p-"
+            + $"{efficiencyClass.ToLowerInvariant()}-{kw}"].Plate.Efficiency;
         Assert.Equal(at075, Of("0.75"), 9);
         Assert.Equal(at75, Of("7.5"), 9);
         Assert.Equal(at250, Of("250"), 9);

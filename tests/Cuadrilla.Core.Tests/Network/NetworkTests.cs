@@ -118,7 +118,8 @@ public sealed class NetworkTests
             shunts[node] = bank.AdmittanceS(order, 8, 400, 0) * network.BaseOhm("a");
             var drawn = new Sequences[network.NodeCount];
             drawn[node] = new Sequences(1, 0);
-            return new HarmonicNetwork(network, order, new LoadedOrder(network, order, shunts).Factors, drawn).Voltage(node).Positive.Magnitude;
+            return new HarmonicNetwork(network, order, new LoadedOrder(network, order, shunts).Factors, drawn).Voltage(node)
+                .Positive.Magnitude;
         }
 
         // √(S_sc/Q): 24.1 MVA (reactive part) against 0.4 Mvar.

@@ -52,7 +52,8 @@ public sealed class IntegrationTests
     [Fact]
     public void Quadrature_is_exact_up_to_its_power_and_not_beyond()
     {
-        static double Power((double[] Nodes, double[] Weights) rule, int p) => rule.Nodes.Select((x, i) => rule.Weights[i] * Math.Pow(x, p)).Sum();
+        static double Power((double[] Nodes, double[] Weights) rule, int p) => rule.Nodes.Select((x, i) => rule.Weights[i] * Math.Pow(x, p))
+            .Sum();
         Assert.Equal(Quadrature.Gauss2, Quadrature.Gauss(2).Nodes.Select(x => Math.Round(x, 15)), (a, b) => Math.Abs(a - b) < 2e-15);
         for (var points = 2; points <= 8; points++)
         {

@@ -153,7 +153,8 @@ public static class StartSimulation
             if (omega <= load[i].SpeedRadPerS)
             {
                 var (from, to) = (load[i - 1], load[i]);
-                return from.TorqueNm + ((to.TorqueNm - from.TorqueNm) * (omega - from.SpeedRadPerS) / (to.SpeedRadPerS - from.SpeedRadPerS));
+                return from.TorqueNm + ((to.TorqueNm - from.TorqueNm) * (omega - from.SpeedRadPerS)
+                    / (to.SpeedRadPerS - from.SpeedRadPerS));
             }
         }
 

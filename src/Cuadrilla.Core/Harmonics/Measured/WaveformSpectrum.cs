@@ -27,7 +27,8 @@ public sealed record WaveformSpectrum(IReadOnlyList<Complex> Orders, int Cycles,
         var most = Math.Min(MostCycles, (int)Math.Floor((samples.Count / perCycle) + 1e-9));
         if (!(perCycle >= 8) || most < 1)
         {
-            throw new UnfitDataException(FormattableString.Invariant($"A whole cycle with at least eight samples is needed; here {samples.Count} samples, {perCycle:0.##} to a cycle."));
+            throw new UnfitDataException("A whole cycle with at least eight samples is needed; here "
+                + FormattableString.Invariant($"{samples.Count} samples, {perCycle:0.##} to a cycle."));
         }
 
         // More cycles where they fit equally well.

@@ -24,7 +24,8 @@ internal static class LineupFields
             Words(nameof(DrivePoint.Name), "Name", 1, 80, "What people call the machine.")),
         For<AssumedValue>(
             Words(nameof(AssumedValue.Key), "Assumed entry", 1, 60, "Key of the usual value that was taken."),
-            Number(nameof(AssumedValue.Value), "Assumed value", -1e9, 1e9, string.Empty, "The value that was taken, in the unit of its entry.")),
+            Number(nameof(AssumedValue.Value), "Assumed value", -1e9, 1e9, string.Empty, "The value that "
+                + "was taken, in the unit of its entry.")),
         For<Feeder.ByCable>(
             Number(nameof(Feeder.ByCable.LengthM), "Length", 0, 2000, "m", "From the busbar to the converter."),
             Number(nameof(Feeder.ByCable.CrossSectionMm2), "Cross-section", 0.5, 630, "mm²", "Cross-section of a conductor of the feeder."),

@@ -51,7 +51,8 @@ internal static class OwnMotorValidation
             p.Require(
                 Math.Abs((implied / m.PowerFactor) - 1) <= OwnMotor.PlateTolerancePu && implied <= 1 + OwnMotor.PlateTolerancePu,
                 at + "/powerFactor", "Power factor", FormattableString.Invariant($"{m.PowerFactor:0.###}"),
-                FormattableString.Invariant($"about {implied:0.###}, which power, voltage, current and efficiency of this plate give (within 5 %)"));
+                FormattableString.Invariant($"about {implied:0.###}, which power, voltage, current and ")
+                    + "efficiency of this plate give (within 5 %)");
         }
 
         try

@@ -92,7 +92,8 @@ internal static class ControlSupplyChecks
             return CheckWriter.Rule(Id, string.Empty, BoardRow.Plant, title, Verdict.Tight,
                 "Relief: a larger device, units switched on in turn, a device whose maker permits this inrush.",
                 new Reason("inrush ≤ current at which the device may act",
-                    $"{Text.N(branch.InrushA, 3)} A for moments, the device may act from {Text.N(actsA, 3)} A on: its maker's curve decides",
+                    $"{Text.N(branch.InrushA, 3)} A for moments, the device may act from "
+                        + $"{Text.N(actsA, 3)} A on: its maker's curve decides",
                     Source, []));
         }
 

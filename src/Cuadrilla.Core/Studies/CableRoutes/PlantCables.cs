@@ -33,7 +33,8 @@ internal static class PlantCables
                 continue;
             }
 
-            var id = seen.Add(key) ? key : $"{key}:{run.Kind.ToString().ToLowerInvariant()}:{(run.ToController ? "controller" : "machine")}:{run.ToPlaceId}";
+            var id = seen.Add(key) ? key : $"{key}:{run.Kind.ToString().ToLowerInvariant()}:"
+                + $"{(run.ToController ? "controller" : "machine")}:{run.ToPlaceId}";
             seen.Add(id);
             cables.Add(new RoutedCable(id, $"{unit!.Point.Tag} {Name(role)}{(run.ToController ? string.Empty : ", machine")}", role,
                 run.Kind,

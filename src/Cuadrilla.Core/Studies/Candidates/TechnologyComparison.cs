@@ -137,10 +137,12 @@ public static class TechnologyComparison
             BaseSpeedRpm = model.Motor.BaseSpeedRpm,
             MaxSpeedRpm = item.Plate.MaxSpeedRpm,
             OnTheLine = item.Plate.StartsOnTheLine
-                ? FormattableString.Invariant($"yes: {item.Plate.LockedRotorCurrentPu:0.#} × current, {item.Plate.LockedRotorTorquePu:0.#} × torque with locked rotor")
+                ? FormattableString.Invariant($"yes: {item.Plate.LockedRotorCurrentPu:0.#} × current, ")
+                    + FormattableString.Invariant($"{item.Plate.LockedRotorTorquePu:0.#} × torque with locked rotor")
                 : "no, converter only",
             DrivenWhileOff = item.Plate.HasMagnets
-                ? FormattableString.Invariant($"voltage at the terminals, {item.Plate.BackEmfVPerKrpm * shaft.SpeedRpm / 1000:0} V at rated speed")
+                ? "voltage at the terminals, "
+                    + FormattableString.Invariant($"{item.Plate.BackEmfVPerKrpm * shaft.SpeedRpm / 1000:0} V at rated speed")
                 : "dead",
             PaybackYears = null,
         };

@@ -95,7 +95,8 @@ internal static class BearingCheck
             && !model.Input.DrivePoint.Cable.Screened)
         {
             yield return (
-                Verdict.Tight, "earth current through shaft and machine: the cable has no screen and the frame is not bonded to the machine",
+                Verdict.Tight, "earth current through shaft and machine: the cable has no screen and the "
+                    + "frame is not bonded to the machine",
                 "Relief: bond the motor's frame to its machine with a short, wide strap; a screened, symmetrical cable.");
         }
     }

@@ -88,7 +88,8 @@ internal static class ConverterChecks
             cures.Add("a lower switching frequency");
         }
 
-        cures.Add(FormattableString.Invariant($"a size of at least {Math.Ceiling(currentA / Math.Max(converter.SiteCurrentA / converter.RatedCurrentA, 1e-9))} A"));
+        cures.Add("a size of at least "
+            + FormattableString.Invariant($"{Math.Ceiling(currentA / Math.Max(converter.SiteCurrentA / converter.RatedCurrentA, 1e-9))} A"));
         return "Relief: " + string.Join(", ", cures) + ".";
     }
 }

@@ -183,7 +183,8 @@ internal static class MotorRuleChecks
         if (withstand is null && peak > defaults.UnstatedWithstandV)
         {
             return Check.Lacking(id, model.Id, BoardRow.Motor, title,
-                [$"peak voltage that the winding stands, at least {Text.N(peak)} V; any winding stands {Text.N(defaults.UnstatedWithstandV)} V"]);
+                [$"peak voltage that the winding stands, at least {Text.N(peak)} V; any winding stands "
+                    + $"{Text.N(defaults.UnstatedWithstandV)} V"]);
         }
 
         return CheckWriter.Judged(

@@ -84,7 +84,8 @@ public static class CurrentDemand
             .. Enumerable.Range(0, Samples).Select(i =>
             {
                 var speed = demand.EndSpeedRpm * (i + 0.5) / Samples;
-                return new RampShaft(speed, Math.Abs(model.Load.TorqueAtSpeedNm(speed)) + demand.AccelerationTorqueNm, demand.TimeS / Samples);
+                return new RampShaft(speed, Math.Abs(model.Load.TorqueAtSpeedNm(speed)) + demand.AccelerationTorqueNm, demand.TimeS
+                    / Samples);
             }),
             new RampShaft(demand.EndSpeedRpm, demand.LoadTorqueNm + demand.AccelerationTorqueNm, 0),
         ];

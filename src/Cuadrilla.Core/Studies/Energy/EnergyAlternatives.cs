@@ -67,7 +67,8 @@ public static class EnergyAlternatives
         }
 
         var fitting = new FittingConverters(model);
-        foreach (var motor in MadeFor.Power(model.Data, chosenMotor.Plate.RatedPowerW).Where(m => m.Id != chosenMotor.Id && IsAlternative(m, chosenMotor)
+        foreach (var motor in MadeFor.Power(model.Data, chosenMotor.Plate.RatedPowerW)
+            .Where(m => m.Id != chosenMotor.Id && IsAlternative(m, chosenMotor)
             && model.Input.Defaults.LeastMotorClass.Against(m).Length == 0).Prepend(chosenMotor))
         {
             foreach (var (lossModel, converter) in fitting.For(motor))
@@ -130,7 +131,8 @@ public static class EnergyAlternatives
                 ? bypassed
                 : powers)
             with
-        { PartSpeedBy = parts, Motor = ItemText.Motor(motor), HasChosenMotor = isChosenMotor, RunsOnLine = builtIn && bypassed is not null };
+        { PartSpeedBy = parts, Motor = ItemText.Motor(motor), HasChosenMotor = isChosenMotor, RunsOnLine = builtIn
+            && bypassed is not null };
 
         if (!builtIn && bypassed is not null && item.IsUsual)
         {

@@ -131,7 +131,8 @@ internal sealed class FittingConverters
             var connected = model.Linked(motor.Plate, Connection(motor), item, model.Filter).Connected;
             var lossModel = model.LossModel(connected);
             var (currentA, _, _, lowPu) = CurrentDemand.Continuous(model, lossModel);
-            need = new Need(lossModel, currentA / lowPu, StartDemand.Missing(model).Any() ? [] : CurrentDemand.InTime(model, lossModel, currentA));
+            need = new Need(lossModel, currentA / lowPu, StartDemand.Missing(model).Any() ? []
+                : CurrentDemand.InTime(model, lossModel, currentA));
             needs.Add(key, need);
         }
 

@@ -89,10 +89,17 @@ internal static class GroupChecks
         return CheckWriter.Judged(
             "group.current", string.Empty, BoardRow.Plant, Title(title, model), worst.Current.WantedA, whole.SiteCurrentA, "A",
             LimitSense.AtMost, supply.Defaults.TightMarginPct,
-            FormattableString.Invariant($"Relief: a converter of at least {Math.Ceiling(worst.Current.WantedA * whole.RatedCurrentA / Math.Max(whole.SiteCurrentA, 1e-9))} A, fewer motors on it."),
+            "Relief: a converter of at least "
+                + FormattableString.Invariant($"{Math.Ceiling(worst.Current.WantedA * whole.RatedCurrentA / Math.Max(whole.SiteCurrentA, 1e-9))} A, fewer motors on ")
+                + "it.",
             new Reason(
                 "I_converter ≥ k·ΣI_N",
-                $"{Text.N(supply.Defaults.Lineups.GroupCurrentFactor)}·({string.Join(" + ", worst.Motors.Select(m => $"{m.Member.Count}·{Text.N(m.Model.Motor.Plate.RatedCurrentA)}"))}) = {Text.N(worst.Current.WantedA)} A against {Text.N(whole.SiteCurrentA)} A at the site; they take {Text.N(worst.Motors.Sum(m => m.Member.Count * m.CurrentA))} A now; speeds within {Text.N(worst.SpreadPct, 2)} % by slip; {Text.N(cable)} m of motor cable in all branches, {Text.N(1e9 * cable * supply.Defaults.CableCapacitanceFPerM)} nF to charge with every pulse",
+                $"{Text.N(supply.Defaults.Lineups.GroupCurrentFactor)}·("
+                    + $"{string.Join(" + ", worst.Motors.Select(m => $"{m.Member.Count}·{Text.N(m.Model.Motor.Plate.RatedCurrentA)}"))}) = "
+                    + $"{Text.N(worst.Current.WantedA)} A against {Text.N(whole.SiteCurrentA)} A at the site; they take "
+                    + $"{Text.N(worst.Motors.Sum(m => m.Member.Count * m.CurrentA))} A now; speeds within {Text.N(worst.SpreadPct, 2)} % "
+                    + $"by slip; {Text.N(cable)} m of motor cable in all branches, "
+                    + $"{Text.N(1e9 * cable * supply.Defaults.CableCapacitanceFPerM)} nF to charge with every pulse",
                 Source,
                 [ReasonInput.Of("factor on the sum", supply.Defaults.Lineups.GroupCurrentFactor, string.Empty, "project default"),
                     ReasonInput.Of("cables of all branches", cable, "m", "motor cables")]),

@@ -28,7 +28,8 @@ public sealed record GroupAtWork(string ScenarioName, double FrequencyPu, IReadO
 {
     /// <summary>Largest deviation of a motor's speed from the first's, each in parts of its synchronous speed, %.</summary>
     public double SpreadPct => 100 * Motors.Max(m =>
-        Math.Abs((m.SpeedRpm / m.Model.Motor.Plate.SynchronousSpeedRpm) - (Motors[0].SpeedRpm / Motors[0].Model.Motor.Plate.SynchronousSpeedRpm)));
+        Math.Abs((m.SpeedRpm / m.Model.Motor.Plate.SynchronousSpeedRpm)
+            - (Motors[0].SpeedRpm / Motors[0].Model.Motor.Plate.SynchronousSpeedRpm)));
 }
 
 /// <summary>A group resolved against the catalogue.</summary>

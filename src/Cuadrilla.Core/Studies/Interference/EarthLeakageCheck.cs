@@ -69,7 +69,8 @@ internal static class EarthLeakageCheck
     {
         if (feeder is not Feeder.ByCable cable)
         {
-            return apart($"leaks {Text.N(leaks.TotalMa)} mA; it stands on the busbar, whose protective bar its builder proves (IEC 61439-1)");
+            return apart($"leaks {Text.N(leaks.TotalMa)} mA; it stands on the busbar, whose protective "
+                + "bar its builder proves (IEC 61439-1)");
         }
 
         double? section = cable.ProtectiveMm2.IsKnown
@@ -79,7 +80,8 @@ internal static class EarthLeakageCheck
         var words = $"{Text.N(leaks.LineMa)} mA at line frequency and {Text.N(leaks.TripleMa)} mA at three times it: "
             + $"{Text.N(leaks.TotalMa)} mA as a bound, {Text.N(leaks.PhaseLostMa)} mA with a phase lost; "
             + "protective conductor "
-            + $"{(section is { } mm2 ? Text.N(mm2) + " mm²" : "not stated")}{(earth.IsDouble ? ", a second one" : string.Empty)}{(earth.IsMonitored ? ", its loss disconnects" : string.Empty)}";
+            + $"{(section is { } mm2 ? Text.N(mm2) + " mm²" : "not stated")}{(earth.IsDouble ? ", a second one" : string.Empty)}"
+            + $"{(earth.IsMonitored ? ", its loss disconnects" : string.Empty)}";
         if (FilterLeakage.EarthHolds(leaks, earth) is not { } holds)
         {
             return lacking(["section of the protective conductor"]);

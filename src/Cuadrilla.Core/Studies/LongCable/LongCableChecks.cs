@@ -96,7 +96,8 @@ internal static class LongCableChecks
         var tap = study.StepUp.Entered.Transformer.TapV.Value;
         return Judged(study, id, title, Math.Max(tap, study.SurfaceV), rated.Value, "V", LimitSense.AtMost, 0,
             "Relief: a cable and terminals of a higher rated voltage.",
-            new Reason("U_s = √((U_m·cos φ + √3·I·R)² + (U_m·sin φ + √3·I·X)²); the greater of U_s and the tap ≤ rated voltage of the cable",
+            new Reason("U_s = √((U_m·cos φ + √3·I·R)² + (U_m·sin φ + √3·I·X)²); the greater of U_s and "
+                + "the tap ≤ rated voltage of the cable",
                 $"R = {Text.N(study.StepUp.CableOhm.Real, 4)} Ω at {Text.N(study.StepUp.ConductorC)} °C, X = "
                     + $"{Text.N(study.StepUp.CableOhm.Imaginary)} Ω: {Text.N(study.StepUp.Plate.RatedVoltageV)} V at the motor, "
                     + $"{Text.N(study.SurfaceV, 4)} V at the surface; tap {Text.N(tap)} V",

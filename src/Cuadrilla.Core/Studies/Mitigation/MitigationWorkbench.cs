@@ -128,7 +128,8 @@ public static class MitigationWorkbench
 
         var fitted = With(Math.Min(LargestFilterA, 10 * Math.Ceiling(FilterReserve * asked / 10)));
         return new Trial(
-            "active-filter", FormattableString.Invariant($"central active filter of {fitted.Filter!.RatedCurrentA:0} A at {bus.Name}"), fitted,
+            "active-filter", "central active filter of "
+                + FormattableString.Invariant($"{fitted.Filter!.RatedCurrentA:0} A at {bus.Name}"), fitted,
             "its own filter shifts resonances; does nothing for the cables between it and the drives; 2 to 9 kHz not computed");
     }
 

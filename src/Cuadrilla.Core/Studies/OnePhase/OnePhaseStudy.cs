@@ -195,7 +195,8 @@ public sealed record OnePhaseStudy(double SupplyV, IReadOnlyList<string> Missing
 
         var next = options.Where(o => o.Suits && o != best).MinBy(o => o.Total);
         var more = next is null ? string.Empty
-            : $", {Word(next.Means).ToLowerInvariant()} {Text.N(100 * ((next.Total!.Value / Math.Max(best.Total!.Value, 1e-9)) - 1), 2)} % more";
+            : $", {Word(next.Means).ToLowerInvariant()} {Text.N(100 * ((next.Total!.Value / Math.Max(best.Total!.Value, 1e-9)) - 1), 2)} % "
+                + "more";
         return $"{Word(best.Means)} costs least of what suits{more}.{not}";
     }
 

@@ -62,7 +62,8 @@ internal static class DesignCurrents
 
     /// <summary>True where a starter leaves the motor's link to itself: both ends of each winding come out.</summary>
     public static bool SixConductors(DrivePointModel model) =>
-        model.Starter?.Choice is Converters.ConverterChoice.StarDelta or Converters.ConverterChoice.SoftStarter { Settings.InsideDelta: true };
+        model.Starter?.Choice is Converters.ConverterChoice.StarDelta
+            or Converters.ConverterChoice.SoftStarter { Settings.InsideDelta: true };
 
     private static DesignCurrent OnLine(DriveOnLine line, SupplyContext supply)
     {

@@ -226,7 +226,8 @@ internal static class ProtectionPlans
     }
 
     private static string Kind(ConductorMaterial material, CableInstallation? laid, bool screened) =>
-        $"{(material == ConductorMaterial.Copper ? "Cu" : "Al")}{(laid is null ? string.Empty : laid.Insulation == CableInsulation.Pvc ? " PVC" : " XLPE")}"
+        $"{(material == ConductorMaterial.Copper ? "Cu" : "Al")}"
+            + $"{(laid is null ? string.Empty : laid.Insulation == CableInsulation.Pvc ? " PVC" : " XLPE")}"
         + $"{(laid?.Cores == CableCores.WithNeutral ? ", 3 + N + PE" : ", 3 + PE")}{(screened ? ", screened" : string.Empty)}";
 
     private static string Laid(CableInstallation? laid, PlantSpecification plant) => laid is null ? string.Empty

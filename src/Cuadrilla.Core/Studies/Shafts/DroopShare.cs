@@ -30,7 +30,8 @@ public sealed record DroopShare(double SpeedPu, IReadOnlyList<double> TorquesNm)
         ArgumentNullException.ThrowIfNull(units);
         if (units.Count == 0 || units.Any(u => !(u.RatedTorqueNm > 0) || !(u.DroopPct > 0)))
         {
-            throw new UnfitDataException("Each unit needs a rated torque and a droop above zero: without droop the share is not determined.");
+            throw new UnfitDataException("Each unit needs a rated torque and a droop above zero: without "
+                + "droop the share is not determined.");
         }
 
         double stiffness = 0, free = 0;

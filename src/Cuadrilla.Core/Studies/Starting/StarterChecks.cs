@@ -16,7 +16,8 @@ namespace Cuadrilla.Core.Studies.Starting;
 internal static class StarterChecks
 {
     private const string Source = "docs/methods/starting.md";
-    private const string Caution = "An isolating contactor stays open at rest: inside the delta a winding is live while the starter is off.";
+    private const string Caution = "An isolating contactor stays open at rest: inside the delta a winding "
+        + "is live while the starter is off.";
 
     private static readonly (string Id, BoardRow Row, string Title)[] All =
     [

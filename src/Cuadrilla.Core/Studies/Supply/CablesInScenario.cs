@@ -32,7 +32,8 @@ internal static class CablesInScenario
             .Select(network.NodesBehind).MinBy(n => n.Count) ?? [];
         bool IsBehind(string busId) => network.IsLive(busId) && behind.Contains(network.NodeOf(busId));
         var stated = plant.Distribution.Loads.OfType<BusLoad.SinglePhaseGroup>().Where(g => g.ThirdHarmonicPct.IsKnown && IsBehind(g.BusId))
-            .Sum(g => scenario.LoadLevelPuOf(g.Id) * g.PowerVa().Magnitude / (Math.Sqrt(3) * network.VoltageV(g.BusId)) * g.ThirdHarmonicPct.Value / 100);
+            .Sum(g => scenario.LoadLevelPuOf(g.Id) * g.PowerVa().Magnitude / (Math.Sqrt(3) * network.VoltageV(g.BusId))
+            * g.ThirdHarmonicPct.Value / 100);
 
         // Converters between phase and neutral, by their solved waveforms: whatever phases they are on, in the neutral their triplens add.
         var solved = drives.Where(d => d.IsToNeutral && IsBehind(d.BusId)).Select(d => d.Front).OfType<RectifierResult.LineDraw>()

@@ -84,7 +84,8 @@ internal static class CapacitorChecks
         if (!isStated && bank.CurrentPu <= limits.CapacitorCurrentPu)
         {
             return Check.Lacking("harmonics.capacitor", string.Empty, BoardRow.Plant, title,
-                [FormattableString.Invariant($"rated voltage of the capacitors of {element.Name}: behind {element.DetuningPct.Value:0.##} % they carry {carriedV:0} V at {nominalV:0} V")]);
+                [FormattableString.Invariant($"rated voltage of the capacitors of {element.Name}: behind {element.DetuningPct.Value:0.##} ")
+                    + FormattableString.Invariant($"% they carry {carriedV:0} V at {nominalV:0} V")]);
         }
 
         var (current, voltage) = isStated ? (Current(bank), Voltage(bank)) : (bank.CurrentPu, 0);

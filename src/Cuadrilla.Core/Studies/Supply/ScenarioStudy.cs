@@ -213,15 +213,17 @@ internal static class ScenarioStudy
     }
 
     private static string Swinging(string scenario, string tag, FrontIteration iteration) =>
-        FormattableString.Invariant($"waveforms and network do not settle with each other in '{scenario}': after {iteration.Rounds} rounds ")
-        + FormattableString.Invariant(
-            $"they contradict each other by {iteration.ResidualPu:0.0e+0} of nominal voltage at order {iteration.ResidualOrder}, most at {tag} (limit {FrontIteration.LimitPu:0e+0})")
+        FormattableString.Invariant($"waveforms and network do not settle with each other in '{scenario}': after {iteration.Rounds} ")
+        + FormattableString.Invariant($"rounds they contradict each other by {iteration.ResidualPu:0.0e+0} of nominal voltage at order ")
+        + FormattableString.Invariant($"{iteration.ResidualOrder}, most at {tag} (limit {FrontIteration.LimitPu:0e+0})")
         + ". A resonance stands too near an order that is drawn: a reactor ahead of the capacitors, or fewer of them, moves it.";
 
     /// <summary>Why nothing is judged where a second state exists.</summary>
     internal static string TwoStates(string scenario, string tag, SecondState second) =>
-        FormattableString.Invariant($"two states repeat in '{scenario}': {tag} draws a current of {second.ThdiPct:0.#} % distortion in one and of ")
-        + FormattableString.Invariant($"{second.OtherThdiPct:0.#} % in the other, the voltages {second.ApartPu:0.0e+0} of nominal apart at order {Math.Abs(second.Order)}")
+        FormattableString.Invariant($"two states repeat in '{scenario}': {tag} draws a current of ")
+        + FormattableString.Invariant($"{second.ThdiPct:0.#} % distortion in one and of ")
+        + FormattableString.Invariant($"{second.OtherThdiPct:0.#} % in the other, the voltages {second.ApartPu:0.0e+0} of nominal apart ")
+        + FormattableString.Invariant($"at order {Math.Abs(second.Order)}")
         + ". Which one the plant takes depends on how it got there. A reactor ahead of the capacitors, or fewer of them, leaves one.";
 
     private static string Cure(RectifierResult.NoSteadyState none) => none.SettlingCapacitanceF is { } capacitance

@@ -43,7 +43,8 @@ internal static class SupplyDataCheck
                         ? "; least fault level not stated, the largest is taken for dips and distortion too"
                         : string.Empty)
                     + (plant.Source is { LowestPct.IsKnown: true, HighestPct.IsKnown: true } s
-                        ? FormattableString.Invariant($"; operating range {s.LowestPct.Value:0.#} to {s.HighestPct.Value:0.#} % (proposed for a new plant: put in the utility's)")
+                        ? FormattableString.Invariant($"; operating range {s.LowestPct.Value:0.#} to {s.HighestPct.Value:0.#} % (proposed ")
+                            + "for a new plant: put in the utility's)"
                         : "; the source's operating range is not stated and taken as exactly nominal")
                     + (plant.Source.NotStated().Any()
                         ? "; not stated and taken as none: " + string.Join(", ", plant.Source.NotStated())

@@ -65,7 +65,8 @@ public sealed class CabinetStudyTests
         {
             foreach (var air in study.AirOf(section))
             {
-                var carried = (air.TopC!.Value - Demo.Site.AmbientMaxC) * study.FanM3PerH!.Value / 3.1 / AirFlow.ThinPu(Demo.Site.AltitudeM);
+                var carried = (air.TopC!.Value - Demo.Site.AmbientMaxC) * study.FanM3PerH!.Value / 3.1
+                    / AirFlow.ThinPu(Demo.Site.AltitudeM);
                 Assert.True(carried >= air.LossW * (1 - 1e-9), $"section {section.Number}: {carried} of {air.LossW} W");
             }
         }

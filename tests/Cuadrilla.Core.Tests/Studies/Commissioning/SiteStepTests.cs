@@ -175,11 +175,14 @@ public sealed class SiteStepTests
             ["amps"] = at.CurrentA * 1.09, ["kw"] = at.InputW / 1e3 })).Verdict);
         Assert.Equal(Verdict.Fails, Step(Demo, "dp-02", "insulation").Judge(Reading(new() { ["megohm"] = 2, ["winding"] = 40 })).Verdict);
         Assert.Equal(Verdict.NeedsData, Step(Demo, "dp-02", "insulation").Judge(Reading(new() { ["megohm"] = 200 })).Verdict);
-        Assert.Equal(Verdict.Tight, Step(Demo, "dp-02", "noise").Judge(Reading(new() { ["ramp"] = 84, ["coast"] = 71, ["rpm"] = 1200 })).Verdict);
-        foreach (var (velocity, rpm, verdict) in new[] { (1.5, 1480, Verdict.Holds), (1.5, -1480, Verdict.Holds), (6.0, 1480, Verdict.Fails),
+        Assert.Equal(Verdict.Tight, Step(Demo, "dp-02", "noise").Judge(Reading(new() { ["ramp"] = 84, ["coast"] = 71, ["rpm"] = 1200 }))
+            .Verdict);
+        foreach (var (velocity, rpm, verdict) in new[] { (1.5, 1480, Verdict.Holds), (1.5, -1480, Verdict.Holds),
+            (6.0, 1480, Verdict.Fails),
             (1.5, 0, Verdict.NeedsData), (0, 1480, Verdict.NeedsData) })
         {
-            Assert.Equal(verdict, Step(Demo, "dp-02", "vibration").Judge(Reading(new() { ["velocity"] = velocity, ["rpm"] = rpm })).Verdict);
+            Assert.Equal(verdict, Step(Demo, "dp-02", "vibration").Judge(Reading(new() { ["velocity"] = velocity, ["rpm"] = rpm }))
+                .Verdict);
         }
 
         Assert.Equal(Verdict.Fails, Step(Demo, "dp-03", "rotations")

@@ -39,7 +39,8 @@ public sealed class CycleAssessmentTests
     public void A_faster_start_raises_the_peak_of_motor_and_converter()
     {
         PlantSpecification At(double seconds) =>
-            With("dp-05", p => p with { Load = ((HoistLoad)p.Load) with { Train = ((HoistLoad)p.Load).Train with { StartTimeS = seconds } } });
+            With("dp-05", p => p with { Load = ((HoistLoad)p.Load) with { Train = ((HoistLoad)p.Load).Train
+                with { StartTimeS = seconds } } });
         Assert.True(Check(At(0.5), "motor.peak", "dp-05").Figure.Value > Check(At(3), "motor.peak", "dp-05").Figure.Value);
         Assert.True(Check(At(0.3), "converter.overload", "dp-05").MarginPct.Value < Check(At(3), "converter.overload",
             "dp-05").MarginPct.Value);
@@ -71,7 +72,8 @@ public sealed class CycleAssessmentTests
     [Fact]
     public void A_missing_inertia_is_asked_for_by_the_peak_alone()
     {
-        var open = With("dp-11", p => p with { Load = ((ConveyorLoad)p.Load) with { Train = ((ConveyorLoad)p.Load).Train with { InertiaKgM2 = Given.Unknown } } });
+        var open = With("dp-11", p => p with { Load = ((ConveyorLoad)p.Load)
+            with { Train = ((ConveyorLoad)p.Load).Train with { InertiaKgM2 = Given.Unknown } } });
         Assert.Equal(Verdict.NeedsData, Check(open, "motor.peak", "dp-11").Verdict);
         Assert.Contains("inertia", Check(open, "motor.peak", "dp-11").Relief, StringComparison.Ordinal);
         Assert.Equal(Verdict.Holds, Check(open, "motor.continuous", "dp-11").Verdict);

@@ -19,7 +19,8 @@ public sealed class ResolvedDrivePointTests
     public void What_lacks_nothing_is_complete_on_a_converter_or_on_the_line(string id)
     {
         var model = Model(id, p => p);
-        var onLine = model.Input.DrivePoint.Converter is ConverterChoice.AcrossTheLine or ConverterChoice.StarDelta or ConverterChoice.SoftStarter;
+        var onLine = model.Input.DrivePoint.Converter is ConverterChoice.AcrossTheLine or ConverterChoice.StarDelta
+            or ConverterChoice.SoftStarter;
 
         Assert.Equal(!model.Missing().Any(), model is CompleteDrive);
         Assert.Equal(model is CompleteDrive && onLine, model is DriveOnLine);

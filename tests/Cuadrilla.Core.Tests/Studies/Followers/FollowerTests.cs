@@ -40,7 +40,8 @@ public sealed class FollowerTests
     public void Pulses_beyond_the_input_and_a_leader_at_rest_are_seen()
     {
         Assert.False(FollowerSetting.Of(Glaze with { InputLimitHz = 1400 }).WithinInput);
-        Assert.True(double.IsPositiveInfinity(FollowerSetting.Of(Glaze with { Leader = Glaze.Leader with { LeastRpm = 0 } }).ResolutionPct));
+        Assert.True(double.IsPositiveInfinity(FollowerSetting.Of(Glaze with { Leader = Glaze.Leader with { LeastRpm = 0 } })
+            .ResolutionPct));
     }
 
     [Fact]

@@ -39,7 +39,8 @@ public sealed class EmcChecksTests
     [InlineData(EmcEnvironment.Second, EmcFilter.ForC1, Verdict.NeedsData)]
     public void A_category_holds_where_it_is_declared_and_strict_enough(EmcEnvironment environment, EmcFilter filter, Verdict verdict)
     {
-        var plant = With("dp-02", i => i with { Filter = filter }) with { Conventions = Demo.Conventions with { Environment = environment } };
+        var plant = With("dp-02", i => i with { Filter = filter }) with { Conventions = Demo.Conventions
+            with { Environment = environment } };
         Assert.Equal(verdict, Of(plant, "emc.category", "dp-02").Verdict);
     }
 
@@ -200,7 +201,8 @@ public sealed class EmcChecksTests
         var all = group.Members.Sum(m => m.Count * points[m.PointId].Cable.LengthM.Value * points[m.PointId].Cable.ParallelRuns);
         Assert.True(group.Members.Count > 1);
         Assert.Equal(all, Of(Demo, "emc.motor-cable", "dp-21").Figure.Value, 1e-3);
-        var nf = group.Members.Sum(m => m.Count * points[m.PointId].Cable.LengthM.Value * CommonMode.NfPerM(points[m.PointId].Cable.CrossSectionMm2.Value));
+        var nf = group.Members.Sum(m => m.Count * points[m.PointId].Cable.LengthM.Value
+            * CommonMode.NfPerM(points[m.PointId].Cable.CrossSectionMm2.Value));
         Assert.Equal(nf, Assessor.Interference(Demo, points["dp-21"]).Edge!.CapacitanceNf, 1e-6 * nf);
         var open = DemoChanges.Changed("dp-22", p => p with { Cable = p.Cable with { LengthM = Given.Unknown } });
         Assert.Equal(Verdict.NeedsData, Of(open, "emc.motor-cable", "dp-21").Verdict);

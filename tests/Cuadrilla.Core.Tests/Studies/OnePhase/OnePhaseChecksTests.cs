@@ -177,7 +177,8 @@ public sealed class OnePhaseChecksTests
         var input = DemoChanges.Assessor.Study(OnConverters, OnConverters.Lineups[0].DrivePoints[0]).Model.Input;
         var offered = Core.Studies.Candidates.CandidateRanking.Converters(input, DemoChanges.Data);
         Assert.True(offered[0].Fits);
-        Assert.All(offered, c => Assert.True(DemoChanges.Data.Converters[c.ItemId].FrontEnd is FrontEnd.SinglePhase or FrontEnd.Diode { Bridges: 1 }));
+        Assert.All(offered, c => Assert.True(DemoChanges.Data.Converters[c.ItemId].FrontEnd is FrontEnd.SinglePhase
+            or FrontEnd.Diode { Bridges: 1 }));
     }
 
     // A feeder of two conductors loses 2·R·I of the voltage between them, not √3·R·I of that of three.

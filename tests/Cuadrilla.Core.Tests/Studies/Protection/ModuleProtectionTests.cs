@@ -113,7 +113,8 @@ public sealed class ModuleProtectionTests
     {
         var bank = Demo.Distribution.CapacitorBanks[0];
         var nominalA = bank.StepKvar * 1e3 / (Math.Sqrt(3) * Demo.Distribution.Bus(bank.BusId).NominalVoltageV);
-        Check With(double a) => Assessor.Run(Demo with { Distribution = Demo.Distribution with { CapacitorBanks = [.. Demo.Distribution.CapacitorBanks.Select(b => b with { ContactorA = a })] } })
+        Check With(double a) => Assessor.Run(Demo with { Distribution = Demo.Distribution
+            with { CapacitorBanks = [.. Demo.Distribution.CapacitorBanks.Select(b => b with { ContactorA = a })] } })
             .Checks.Single(c => c.Id == "contactor.duty" && c.ElementId == bank.Id);
         Assert.Equal(Verdict.Fails, With(nominalA).Verdict);
         Assert.Equal(Verdict.Holds, With(4 * nominalA).Verdict);
@@ -146,7 +147,9 @@ public sealed class ModuleProtectionTests
             Assessor.Run(plant).Checks.Single(c => c.Id == "contactor.duty" && c.ElementId == bank.Id).Verdict;
         Assert.Equal(Verdict.Holds, Of(switched));
         var amperes = switched.Distribution.CapacitorBanks[0].ContactorA.Value;
-        Assert.Equal(Verdict.Fails, Of(Demo with { Distribution = Demo.Distribution with { CapacitorBanks = [bank with { ContactorA = Below(Data.Switchgear.CapacitorContactorA, amperes) }, .. Demo.Distribution.CapacitorBanks.Skip(1)] } }));
+        Assert.Equal(Verdict.Fails, Of(Demo with { Distribution = Demo.Distribution
+            with { CapacitorBanks = [bank with { ContactorA = Below(Data.Switchgear.CapacitorContactorA, amperes) },
+                .. Demo.Distribution.CapacitorBanks.Skip(1)] } }));
         Assert.IsType<CommandOutcome.Refused>(new SizeBankContactor("none").On(Demo, Assessor));
         var large = Demo with { Distribution = Demo.Distribution with { CapacitorBanks = [bank with { StepKvar = 400 }] } };
         Assert.IsType<CommandOutcome.Refused>(new SizeBankContactor(bank.Id).On(large, Assessor));

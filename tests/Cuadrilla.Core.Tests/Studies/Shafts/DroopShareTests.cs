@@ -28,7 +28,8 @@ public sealed class DroopShareTests
         Assert.Equal(load, found.TorquesNm.Sum(), 1e-6);
         for (var i = 0; i < units.Count; i++)
         {
-            Assert.Equal(found.SpeedPu, 1 + (units[i].SpeedErrorPct / 100) - (units[i].DroopPct / 100 * found.TorquesNm[i] / units[i].RatedTorqueNm), 1e-9);
+            Assert.Equal(found.SpeedPu, 1 + (units[i].SpeedErrorPct / 100)
+                - (units[i].DroopPct / 100 * found.TorquesNm[i] / units[i].RatedTorqueNm), 1e-9);
         }
     });
 

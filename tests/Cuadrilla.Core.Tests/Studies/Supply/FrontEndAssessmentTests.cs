@@ -119,7 +119,8 @@ public sealed class FrontEndAssessmentTests
             {
                 var point = active.PointOf(shaft);
                 mechanical -= shaft.PowerW * s.DurationS;
-                line += (-shaft.PowerW - point.Motor.LossW - point.CableLossW - point.ConverterLossW - point.FrontLossW - point.FeederLossW) * s.DurationS;
+                line += (-shaft.PowerW - point.Motor.LossW - point.CableLossW - point.ConverterLossW - point.FrontLossW - point.FeederLossW)
+                    * s.DurationS;
             }
         }
 

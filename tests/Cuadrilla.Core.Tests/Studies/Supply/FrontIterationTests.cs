@@ -88,7 +88,8 @@ public sealed class FrontIterationTests
         var assessment = new Assessor(Data).Run(RandomPlant.Of(57, Data, 12));
         var restless = Assert.Single(assessment.Scenarios, s => !s.Iteration.IsSettled);
         var said = Assert.Single(restless.Unsettled, u => u.Contains("do not settle", StringComparison.Ordinal));
-        Assert.Contains(FormattableString.Invariant($"{restless.Iteration.ResidualPu:0.0e+0} of nominal voltage at order {restless.Iteration.ResidualOrder}"), said, StringComparison.Ordinal);
+        Assert.Contains(FormattableString.Invariant($"{restless.Iteration.ResidualPu:0.0e+0} of nominal voltage at order ")
+            + FormattableString.Invariant($"{restless.Iteration.ResidualOrder}"), said, StringComparison.Ordinal);
         Assert.Contains(restless.ScenarioName, said, StringComparison.Ordinal);
         Assert.All(assessment.Checks.Where(c => c.Id.StartsWith("harmonics.pcc", StringComparison.Ordinal)),
             c => Assert.Contains(c.Verdict, new[] { Verdict.NeedsData, Verdict.NotApplicable }));

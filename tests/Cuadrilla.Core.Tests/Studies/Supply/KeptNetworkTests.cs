@@ -24,7 +24,8 @@ public sealed class KeptNetworkTests
     public static TheoryData<string, PlantSpecification> OtherNetworks => new()
     {
         { "source", Plant with { Source = Plant.Source with { FrequencyHz = 60 } } },
-        { "transformer", WithDistribution(d => d with { Transformers = [d.Transformers[0] with { UkPct = 5.5 }, .. d.Transformers.Skip(1)] }) },
+        { "transformer", WithDistribution(d => d with { Transformers =
+            [d.Transformers[0] with { UkPct = 5.5 }, .. d.Transformers.Skip(1)] }) },
         { "load", WithDistribution(d => d with { Loads = [.. d.Loads, new BusLoad.Linear("more", "More", Bus, 60, 0.9)] }) },
         { "steps of a bank", WithScenario(s => s with { BankStates = [new BankState(Plant.Distribution.CapacitorBanks[0].Id, 0)] }) },
         { "a switch", WithScenario(s => s with { Switches = [new SwitchState(Plant.Distribution.Transformers[1].Id, false)] }) },
@@ -60,7 +61,8 @@ public sealed class KeptNetworkTests
     [Fact]
     public void What_one_drive_does_in_a_scenario_leaves_it_too()
     {
-        var slower = Warm.Run(WithScenario(s => s with { States = [new DrivePointState(Plant.Lineups[0].DrivePoints[1].Id, true, 0.8, 1)] }));
+        var slower = Warm.Run(WithScenario(s => s with { States = [new DrivePointState(Plant.Lineups[0].DrivePoints[1].Id, true, 0.8,
+            1)] }));
         Assert.Same(First.Loaded, slower.Scenarios[0].Loaded);
     }
 
@@ -177,7 +179,8 @@ public sealed class KeptNetworkTests
         var lighter = point with { Load = load with { RatedPressurePa = (1 - part) * load.RatedPressurePa.Value } };
         return Plant with
         {
-            Lineups = [lineup with { DrivePoints = [.. lineup.DrivePoints.Select(p => p == point ? lighter : p)] }, .. Plant.Lineups.Skip(1)],
+            Lineups = [lineup with { DrivePoints = [.. lineup.DrivePoints.Select(p => p == point ? lighter : p)] },
+                .. Plant.Lineups.Skip(1)],
         };
     }
 }

@@ -70,7 +70,8 @@ public sealed class SupplyAssessmentTests
     [Fact]
     public void A_detuned_bank_ends_the_resonance()
     {
-        var detuned = Demo with { Distribution = Demo.Distribution with { CapacitorBanks = [Demo.Distribution.CapacitorBanks[0] with { DetuningPct = 7 }] } };
+        var detuned = Demo with { Distribution = Demo.Distribution with { CapacitorBanks =
+            [Demo.Distribution.CapacitorBanks[0] with { DetuningPct = 7 }] } };
         double Tdd(PlantSpecification p) => DemoChanges.Assessor.Run(p).Checks.Single(c => c.Id == "harmonics.pcc-tdd").Figure.Value;
         Assert.True(Tdd(detuned) < 0.7 * Tdd(Demo));
     }

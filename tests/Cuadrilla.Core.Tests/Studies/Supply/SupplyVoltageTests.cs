@@ -84,7 +84,8 @@ public sealed class SupplyVoltageTests
         Assert.Equal(Verdict.NeedsData, dip.Verdict);
         Assert.Contains("X′d", dip.Relief, StringComparison.Ordinal);
 
-        Check Dip(double transient) => DemoChanges.Assessor.Run(Demo with { Source = Demo.Source with { Strength = generator with { RatedKw = 1200, TransientPct = transient, GoverningClass = 2 } } })
+        Check Dip(double transient) => DemoChanges.Assessor.Run(Demo with { Source = Demo.Source
+            with { Strength = generator with { RatedKw = 1200, TransientPct = transient, GoverningClass = 2 } } })
             .Checks.Single(c => c is { Id: "supply.start-dip", ElementId: "compressor" });
         Assert.True(Dip(30).Figure.Value > Dip(12).Figure.Value);
         Assert.Contains("class G2", Dip(30).Reason.WithNumbers, StringComparison.Ordinal);

@@ -94,7 +94,8 @@ public sealed record SiteBasis(IReadOnlyDictionary<SiteAspect, IReadOnlyList<str
     {
         var cable = source.Point.Cable;
         return [$"{Said(cable.LengthM)} m", $"{cable.ParallelRuns} × {Said(cable.CrossSectionMm2)} mm²",
-            $"{(cable.Material == Cables.ConductorMaterial.Copper ? "copper" : "aluminium")}{(cable.Screened ? ", screened" : string.Empty)}"];
+            $"{(cable.Material == Cables.ConductorMaterial.Copper ? "copper" : "aluminium")}"
+                + $"{(cable.Screened ? ", screened" : string.Empty)}"];
     }
 
     private static string Said(Given value) => value.IsKnown ? Text.N(value.Value) : "?";

@@ -222,7 +222,8 @@ public sealed class StandInDrive
                     StandInOrder.IdentifyTurning => Found.Turning(this, LoadTorque),
                     _ => Found.Ramps(this, LoadTorque, rampHzPerS),
                 };
-                return order == StandInOrder.TwoRamps && Truth.InertiaKgM2 is null ? "the inertia of the machine is not specified: enter it at its load" : null;
+                return order == StandInOrder.TwoRamps && Truth.InertiaKgM2 is null ? "the inertia of the machine is "
+                    + "not specified: enter it at its load" : null;
         }
     }
 
@@ -302,7 +303,8 @@ public sealed class StandInDrive
         if (!Point.Carries && hz > 1 || Point.CurrentA > TripCurrentPu * limit)
         {
             TripWith(Point.Carries ? "overcurrent"
-                : FormattableString.Invariant($"stalled at {SpeedRpm:0} rpm: the motor does not give {LoadTorque(SpeedRpm):0.#} Nm at {Point.VoltageV:0} V"));
+                : FormattableString.Invariant($"stalled at {SpeedRpm:0} rpm: the motor does not give ")
+                    + FormattableString.Invariant($"{LoadTorque(SpeedRpm):0.#} Nm at {Point.VoltageV:0} V"));
         }
         else if (Found.StartS is null && hz >= AtSpeedPu * Math.Abs(WantedHz))
         {
@@ -345,7 +347,8 @@ public sealed class StandInDrive
 
             if (run.End != Converters.Starting.StartEnd.Reached)
             {
-                TripWith(FormattableString.Invariant($"no speed after {run.TimeS:0.#} s, stands at {run.EndRadPerS * 30 / Math.PI:0} rpm: overload relay"));
+                TripWith(FormattableString.Invariant($"no speed after {run.TimeS:0.#} s, stands at ")
+                    + FormattableString.Invariant($"{run.EndRadPerS * 30 / Math.PI:0} rpm: overload relay"));
                 return;
             }
 

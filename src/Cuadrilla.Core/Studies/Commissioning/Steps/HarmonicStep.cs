@@ -58,7 +58,8 @@ internal static class HarmonicStep
         return new()
         {
             Id = "coupling-week", Phase = SitePhase.Functions, Title = "Demand distortion at the coupling over a week",
-            How = "Class A instrument of IEC 61000-4-30 at the point of common coupling for a week of usual work; background with the plant "
+            How = "Class A instrument of IEC 61000-4-30 at the point of common coupling for a week of "
+                + "usual work; background with the plant "
                 + "off before. The record itself is read and judged on the Harmonics page, measured data.",
             Caution = "Clamps go on live conductors only by licensed persons.",
             Suspect = "another state of work than the study's, a bank near an order, what the network brings with it",

@@ -107,7 +107,8 @@ internal static class LoadedSteps
                     var there = identified * reading.Values["volts"] / plate.RatedVoltageV;
                     var deviation = 100 * ((there / reading.Values["amps"]) - 1);
                     verdict = (Verdict)Math.Max((int)verdict, (int)IdentificationSteps.Of(rules.NoLoadMeasured.Judge(deviation)));
-                    text += $"; identified {Text.N(identified)} A, {Text.N(there)} A at that voltage: {IdentificationSteps.Signed(deviation)} % "
+                    text += $"; identified {Text.N(identified)} A, {Text.N(there)} A at that voltage: "
+                        + $"{IdentificationSteps.Signed(deviation)} % "
                         + "against the measured";
                 }
 

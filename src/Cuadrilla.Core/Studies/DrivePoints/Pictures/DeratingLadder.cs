@@ -23,10 +23,12 @@ public static class DeratingLadder
         void Add(string name, double factor, string source) => rungs.Add(new LadderRung(name, factor, rungs[^1].CurrentA * factor, source));
         Add(
             FormattableString.Invariant($"air at converter {airC:0.#} °C"), converter.AmbientPu,
-            FormattableString.Invariant($"{derating.AmbientPctPerK:0.##} %/K above {derating.AmbientFreeC:0.#} °C, up to {derating.AmbientMaxC:0.#} °C"));
+            FormattableString.Invariant($"{derating.AmbientPctPerK:0.##} %/K above {derating.AmbientFreeC:0.#} °C, ")
+                + FormattableString.Invariant($"up to {derating.AmbientMaxC:0.#} °C"));
         Add(
             FormattableString.Invariant($"altitude {altitudeM:0} m"), converter.AltitudePu,
-            FormattableString.Invariant($"{derating.AltitudePctPer100M:0.##} %/100 m above {derating.AltitudeFreeM:0} m, up to {derating.AltitudeMaxM:0} m; above 2000 m check insulation and earthing too"));
+            FormattableString.Invariant($"{derating.AltitudePctPer100M:0.##} %/100 m above {derating.AltitudeFreeM:0} m, up to ")
+                + FormattableString.Invariant($"{derating.AltitudeMaxM:0} m; above 2000 m check insulation and earthing too"));
         Add(FormattableString.Invariant($"switching {converter.SwitchingKhz:0.#} kHz"), converter.SwitchingPu,
             "switching curve of the item");
         if (converter.FeedPu < 1)

@@ -135,7 +135,8 @@ public static class LossChain
             if (carried > 0)
             {
                 share += part;
-                parts.Add($"{Text.N(transformer.WindingLossW)} W·{Text.N(carried / 1e3)} kW/{Text.N(apparent / 1e3)} kVA = {Text.N(part)} W");
+                parts.Add($"{Text.N(transformer.WindingLossW)} W·{Text.N(carried / 1e3)} kW/"
+                    + $"{Text.N(apparent / 1e3)} kVA = {Text.N(part)} W");
             }
         }
 
