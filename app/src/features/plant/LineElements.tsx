@@ -4,7 +4,7 @@ import { n } from "../../lib/format";
 import { worst } from "../../lib/verdict";
 import { useProject } from "../../project/ProjectContext";
 import { ink, onGround, Part, soft } from "./LinePart";
-import type { Plan, PlacedBus, PlacedFeeder, PlacedStub, PlacedTie } from "./lineLayout";
+import { busWords, type Plan, type PlacedBus, type PlacedFeeder, type PlacedStub, type PlacedTie } from "./lineLayout";
 
 function useVerdictOf(): (element: string) => Verdict | undefined {
   const { assessment } = useProject().project;
@@ -45,7 +45,7 @@ export function BusPart({
   const { specification, assessment } = useProject().project;
   const verdictOf = useVerdictOf();
   const found = assessment.supply?.buses.find((b) => b.busId === bus.id);
-  const voltage = bus.nominalVoltageV >= 1000 ? `${bus.nominalVoltageV / 1000} kV` : `${bus.nominalVoltageV} V`;
+  const { name, voltage } = busWords(bus);
   const fault = !assessment.supply
     ? "fault level open"
     : !found
@@ -65,8 +65,8 @@ export function BusPart({
     >
       <path d={`M${fromX} ${y}H${toX}`} stroke={ink} strokeWidth="4" />
       <text x={fromX + 16} y={y - 6} {...onGround}>
-        <tspan fontWeight="bold">{bus.name}</tspan>
-        {` ${bus.name.includes(voltage) ? "" : `${voltage}, `}${fault}`}
+        <tspan fontWeight="bold">{name}</tspan>
+        {` ${voltage}${fault}`}
         {specification.pcc.busId === bus.id ? " · PCC" : ""}
       </text>
     </Part>

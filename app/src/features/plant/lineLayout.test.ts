@@ -83,13 +83,13 @@ describe("single-line diagram", () => {
       expect(l.feedX).toBeGreaterThan(l.fromX + letterPx * `${l.lineup.tag} ${l.lineup.name}`.length);
       expect(l.toX).toBeGreaterThan(l.feedX);
     }
-    const text = "a, faults 33.7 kA, least 22.2 kA";
+    const text = "a 400 V, faults 33.7 kA, least 22.2 kA · PCC";
     for (const feeder of plan.feeders) {
       const bar = plan.buses.find((b) => b.y === feeder.toY && b.fromX < feeder.x && feeder.x < b.toX);
-      expect(bar && feeder.x - bar.fromX).toBeGreaterThan(letterPx * text.length);
+      expect(bar && feeder.x - bar.fromX).toBeGreaterThan(5.5 * text.length);
     }
     const top = plan.buses.find((b) => b.bus.id === "mv");
-    expect(plan.sourceX).toBeGreaterThan((top?.fromX ?? 0) + letterPx * text.length);
+    expect(plan.sourceX).toBeGreaterThan((top?.fromX ?? 0) + 5.5 * text.length);
     expect(plan.sourceX).toBeLessThan(top?.toX ?? 0);
   });
 

@@ -90,8 +90,17 @@ const busFigures = 176;
 // A bold letter is 6.6 px wide at most, on the mean of a name.
 const nameWidth = (name: string) => 6.6 * name.length + 8;
 
+/** Name of a bus, and its voltage where the name does not say it. */
+export function busWords({ name, nominalVoltageV }: Bus): { readonly name: string; readonly voltage: string } {
+  const voltage = nominalVoltageV >= 1000 ? `${nominalVoltageV / 1000} kV` : `${nominalVoltageV} V`;
+  return { name, voltage: name.includes(voltage) ? "" : `${voltage}, ` };
+}
+
 /** Where what stands written at the left end of a bus is over: lines from above come in behind it. */
-const behindBusText = (left: number, bus: Bus) => left + 16 + nameWidth(bus.name) + busFigures;
+function behindBusText(left: number, bus: Bus): number {
+  const { name, voltage } = busWords(bus);
+  return left + 16 + nameWidth(name) + 6.6 * voltage.length + busFigures;
+}
 
 interface Node {
   readonly bus: Bus;

@@ -34,7 +34,7 @@ internal sealed class PeriodicOrbit
     private static readonly int[] PatienceSixths = [12, 60, 300, 900];
 
     // Followed for 300 sixths, a circuit that still ends each repeat this far from where it began, and has not come nearer, goes round in
-    // another way: following it further has never led to an orbit, those that came late were ten times nearer by then.
+    // another way. Counted over random plants: those that found an orbit later were nearer than 0.08 by then, the rest 0.2 and farther.
     private const double Far = 0.15;
     private const double StillFar = 0.7;
 
