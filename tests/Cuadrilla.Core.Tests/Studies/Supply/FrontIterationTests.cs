@@ -7,6 +7,7 @@ using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Harmonics.Rectifiers;
+using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
 using Cuadrilla.Core.Studies.DrivePoints;
@@ -79,6 +80,36 @@ public sealed class FrontIterationTests
         Assert.All(again.Scenarios, s => Assert.Equal(1, s.Iteration.Rounds));
         Assert.Equal(found.Scenarios[0].Pcc.HarmonicA, again.Scenarios[0].Pcc.HarmonicA, 1e-6 * found.Scenarios[0].Pcc.HarmonicA);
         Assert.Equal(Verdict.Fails, found.Checks.Single(c => c is { Id: "harmonics.resonance", ElementId: "caps" }).Verdict);
+    }
+
+    [Fact]
+    public void The_last_step_of_a_search_is_told_by_slopes_and_ends_where_a_search_from_nothing_ends()
+    {
+        var plant = MadePlant.OfManyBuses(Demo, 48, 6, 2) with { Name = "closed" };
+        var kept = new Assessor(Data);
+        kept.Run(plant);
+        foreach (var part in new[] { 0.98, 1.01 })
+        {
+            var edited = plant with { Lineups = [.. plant.Lineups.Select((l, i) => i > 0 ? l : l with
+            {
+                DrivePoints = [.. l.DrivePoints.Select(
+                    (p, k) => k == 1 && p.Load is FanLoad fan
+                        ? p with { Load = fan with { RatedPressurePa = fan.RatedPressurePa.Value * part } }
+                        : p)],
+            })] };
+            var (now, fresh) = (kept.Run(edited), new Assessor(Data).Run(edited with { Name = "from nothing" }));
+            foreach (var (scenario, other) in now.Scenarios.Zip(fresh.Scenarios))
+            {
+                // Where it was, and a step from there; the next is not solved.
+                Assert.Equal(2, scenario.Iteration.Rounds);
+                Assert.InRange(scenario.Iteration.ResidualPu, 0, FrontIteration.LimitPu);
+                foreach (var (drive, same) in scenario.Drives.Zip(other.Drives))
+                {
+                    Assert.Equal(drive.DrivePointId, same.DrivePointId);
+                    Assert.InRange(drive.Search!.Emf.Plus(same.Search!.Emf, -1).Largest().Size, 0, 3 * FrontIteration.LimitPu);
+                }
+            }
+        }
     }
 
     [Fact]

@@ -28,6 +28,9 @@ internal sealed class PeriodicOrbit
     // Up to here the multiplier of an orbit of the same circuit, at an EMF no farther away than this, proves that disturbances die out.
     private const double SurelyStable = 0.98;
     private const double SurelyNearPu = 0.01;
+
+    // And slopes of the same circuit at the same EMF from a start no farther than this from the orbit, in parts of the usual.
+    private const double SurelyNearStart = 1e-3;
     private const int StaysDownSixths = 6;
     // A circuit that chatters takes thousands of stretches a cycle, others some twenty.
     private const int MostStretches = 120_000;
@@ -268,6 +271,7 @@ internal sealed class PeriodicOrbit
         var (coordinates, key) = (free, near?.Conduction.Key ?? -1);
         DenseLu<double>? factors = null;
         LearntSlopes? learnt = null;
+        var askedHere = double.PositiveInfinity;
         List<double[]> steps = [];
         using var track = new SeriesTrack(circuit.Stride);
         var before = double.PositiveInfinity;
@@ -290,6 +294,7 @@ internal sealed class PeriodicOrbit
             learnt = isFresh ? new LearntSlopes(slopes!) : learnt ?? new LearntSlopes(slopes!);
             learnt.Note(left, !isFresh);
             var distance = Distance(image, state);
+            askedHere = isFresh ? distance : askedHere;
             if (!double.IsFinite(distance) || (isNearKnown && HasRunAway(state)))
             {
                 return null;
@@ -299,7 +304,7 @@ internal sealed class PeriodicOrbit
             if (distance < precision || (distance < GoodEnough * precision && distance > 0.3 * before))
             {
                 return Judge(state, Nearer(state, conduction, free, left, factors ?? Factors(slopes!)), conduction, track, learnt.Slopes,
-                    isFresh, near);
+                    isFresh, isFresh || askedHere > SurelyNearStart ? null : slopes, near);
             }
 
             if (!isFresh && IsDearer(distance, before, free.Count))
@@ -404,7 +409,7 @@ internal sealed class PeriodicOrbit
     }
 
     private OrbitResult Judge(double[] state, double[] start, Conduction conduction, SeriesTrack track, double[,] slopes, bool isFresh,
-        OrbitResult.Settled? near)
+        double[,]? askedNear, OrbitResult.Settled? near)
     {
         if (HasCollapsed(track))
         {
@@ -414,6 +419,11 @@ internal sealed class PeriodicOrbit
         if (!isFresh && near is { Multiplier: <= SurelyStable })
         {
             return Settled(start, conduction, track, near.Multiplier, slopes, near.JudgedAt);
+        }
+
+        if (near is null && askedNear is not null && SquareMatrix.SpectralRadius(askedNear) is <= SurelyStable and var known)
+        {
+            return Settled(start, conduction, track, known, slopes, (circuit, emf));
         }
 
         if (!isFresh)

@@ -6,7 +6,8 @@ namespace Cuadrilla.Core.Studies.Supply.Balance;
 /// <param name="Rows">Row by row, as <see cref="FrontSlope"/> makes it; null: it does not move.</param>
 /// <param name="Emf">EMF at which it was asked, in the frame of the source, per unit; null where closed form or catalogue data tell its
 /// current, and its slope as quickly.</param>
-internal sealed record AskedSlope(double[]? Rows, SpaceVector? Emf)
+/// <param name="Circuit">Circuit it was asked of; null likewise.</param>
+internal sealed record AskedSlope(double[]? Rows, SpaceVector? Emf, SwitchedCircuit? Circuit)
 {
     // A slope is wrong by some ten times of what the EMF has moved since: so near, a step leaves a few thousandths. That one drive among
     // many in a circuit is another does no more.

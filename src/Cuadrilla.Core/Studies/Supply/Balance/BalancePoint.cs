@@ -11,7 +11,9 @@ internal sealed class BalancePoint
     /// <param name="residuals">EMFs as the network has them for these answers, less those they were solved at.</param>
     /// <param name="volts">Voltages of the network's places.</param>
     /// <param name="filterParts">Parts of what is asked of each central filter that its current suffices for.</param>
-    public BalancePoint(SpaceVector[] emfs, FrontAnswer[] answers, SpaceVector[] residuals, SpaceVector[] volts, double[] filterParts)
+    /// <param name="doubtPu">What the residuals may be wrong by, parts of nominal voltage.</param>
+    public BalancePoint(SpaceVector[] emfs, FrontAnswer[] answers, SpaceVector[] residuals, SpaceVector[] volts, double[] filterParts,
+        double doubtPu = 0)
     {
         (Emfs, Answers, Residuals, Volts, FilterParts) = (emfs, answers, residuals, volts, filterParts);
         (Order, Worst) = (1, -1);
@@ -21,6 +23,7 @@ internal sealed class BalancePoint
             (ResidualPu, Order, Worst) = !(size <= ResidualPu) ? (size, order, i) : (ResidualPu, Order, Worst);
         }
 
+        ResidualPu += doubtPu;
         Silent = answers.Count(a => a.Front is RectifierResult.NoSteadyState);
     }
 

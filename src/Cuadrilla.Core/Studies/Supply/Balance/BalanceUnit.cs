@@ -19,4 +19,7 @@ internal sealed record BalanceUnit(BalanceFront Front, IReadOnlyList<UnitMember>
     /// <summary>Parts of its current by place.</summary>
     public IReadOnlyList<(int Place, double Part)> Draws { get; } =
         [.. Members.Where(m => m.Place >= 0).GroupBy(m => m.Place).Select(g => (g.Key, g.Sum(m => m.PartOfAll)))];
+
+    /// <summary>Part of each kind in the load.</summary>
+    public IReadOnlyList<double> KindParts { get; } = [.. Members.GroupBy(m => m.Kind).OrderBy(g => g.Key).Select(g => g.Sum(m => m.PartOfAll))];
 }

@@ -44,14 +44,13 @@ internal sealed class FrontAdmittance
     /// <summary>Change of the current for a change of the EMF ahead of what its circuit holds.</summary>
     public void Current(ReadOnlySpan<double> emf, Span<double> current) => DenseRows.Multiply(admittance, emf, current);
 
-    /// <summary>Change of its own EMF for the same.</summary>
-    public double[] Emf(ReadOnlySpan<double> emf)
+    /// <summary>Change of its own EMF for the same, and for the change of the current that <see cref="Current"/> tells of it.</summary>
+    public double[] Emf(ReadOnlySpan<double> emf, ReadOnlySpan<double> current)
     {
         var moved = new double[width];
-        Current(emf, moved);
         for (var k = 0; k < held.Length; k++)
         {
-            var own = held[k] * new Complex(moved[2 * k], moved[(2 * k) + 1]);
+            var own = held[k] * new Complex(current[2 * k], current[(2 * k) + 1]);
             (moved[2 * k], moved[(2 * k) + 1]) = (emf[2 * k] + own.Real, emf[(2 * k) + 1] + own.Imaginary);
         }
 

@@ -11,4 +11,11 @@ namespace Cuadrilla.Core.Studies.Supply.Balance;
 /// <param name="Spectra">What the orbit says of each kind; empty likewise.</param>
 /// <param name="Emf">EMF in the time of its own voltage that it was solved at; empty where it has no circuit.</param>
 internal sealed record FrontAnswer(
-    SpaceVector Current, SpaceVector[] Parts, RectifierResult Front, OrbitResult.Settled? Orbit, OrbitSpectrum[] Spectra, SpaceVector Emf);
+    SpaceVector Current, SpaceVector[] Parts, RectifierResult Front, OrbitResult.Settled? Orbit, OrbitSpectrum[] Spectra, SpaceVector Emf)
+{
+    /// <summary>The same with another current, shared by the kinds as their load is. Orbit and spectra stay those it was solved with.</summary>
+    /// <param name="by">Change of the current.</param>
+    /// <param name="parts">Part of each kind in the load.</param>
+    public FrontAnswer Moved(SpaceVector by, IReadOnlyList<double> parts) =>
+        this with { Current = Current.Plus(by, 1), Parts = [.. Parts.Select((p, k) => p.Plus(by, parts[k]))] };
+}

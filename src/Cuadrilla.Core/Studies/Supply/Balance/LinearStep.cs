@@ -49,8 +49,8 @@ internal sealed class LinearStep
     /// <summary>False where at some place a change would move the voltage without bound.</summary>
     public bool IsSolvable { get; }
 
-    /// <summary>Changes of the EMFs for residuals.</summary>
-    public SpaceVector[] Solve(SpaceVector[] residuals)
+    /// <summary>Changes of EMFs and currents for residuals.</summary>
+    public LinearChange Solve(SpaceVector[] residuals)
     {
         var flat = Array.ConvertAll(residuals, Flat);
         var drawn = new double[boards.Length * width];
@@ -66,17 +66,19 @@ internal sealed class LinearStep
 
         var right = Array.ConvertAll(Voltages(drawn), v => -v);
         var volts = Gmres.Solve(x => Preconditioned(Applied(x)), Preconditioned(right), TolerancePu, MostSteps);
-        var changes = new SpaceVector[residuals.Length];
-        Cores.For(changes.Length, i =>
+        var (emfs, currents) = (new SpaceVector[residuals.Length], new SpaceVector[residuals.Length]);
+        Cores.For(emfs.Length, i =>
         {
             if (units[i].Front.Place >= 0)
             {
                 Raise(i, At(volts, units[i].Front.Place), flat[i]);
             }
 
-            changes[i] = Vector(sloped[i] is { } front ? front.Emf(flat[i]) : flat[i]);
+            var moved = new double[width];
+            sloped[i]?.Current(flat[i], moved);
+            (emfs[i], currents[i]) = (Vector(sloped[i]?.Emf(flat[i], moved) ?? flat[i]), Vector(moved));
         });
-        return changes;
+        return new LinearChange(emfs, currents);
     }
 
     private void Raise(int unit, ReadOnlySpan<double> volts, double[] emf)
