@@ -116,6 +116,7 @@ builder.Services.AddSingleton<ProjectEvents>();
 builder.Services.AddSingleton<GivingWay>();
 builder.Services.AddSingleton<StudyQueue>();
 builder.Services.AddSingleton<EditTurns>();
+builder.Services.AddSingleton<TidyingUp>();
 // The tool that writes the OpenAPI document runs this file too: it must neither touch a folder nor listen.
 var isRunning = System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider";
 builder.Services.AddSignIn(options, isServed, keepsKeys: isRunning);

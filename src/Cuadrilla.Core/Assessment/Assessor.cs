@@ -4,7 +4,6 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Catalogue;
 using Cuadrilla.Core.Checks;
 using Cuadrilla.Core.Converters;
-using Cuadrilla.Core.Harmonics.Rectifiers;
 using Cuadrilla.Core.Motors;
 using Cuadrilla.Core.Network;
 using Cuadrilla.Core.Specification;
@@ -208,7 +207,7 @@ public sealed partial class Assessor : IPlantStudies
         var firsts = FirstCurrents.Of(scenarios);
         return new PlantAssessment(
             data.Version,
-            [.. studies.Select(s => Summary(s, firsts))],
+            [.. studies.Select(s => DrivePointSummaries.Of(s, firsts))],
             checks,
             scenarios,
             demand,
@@ -365,51 +364,6 @@ public sealed partial class Assessor : IPlantStudies
             OnActiveBus = plant.DcBusOf(point.Id) is { } bus
                 && data.SupplyModules.GetValueOrDefault(bus.SupplyModuleId)?.Kind == SupplyModuleKind.Active,
             Group = group,
-        };
-    }
-
-    // The converter of a group stands at its first member.
-    private static string FrontOf(DrivePointModel model) => model.Input.Group is { IsHead: true } group ? group.GroupId : model.Id;
-
-    private static DrivePointSummary Summary(DrivePointStudy study, FirstCurrents firsts)
-    {
-        try
-        {
-            return SummaryOf(study, firsts);
-        }
-        catch (Exception problem) when (Fault.IsContained(problem))
-        {
-            return new DrivePointSummary(study.Model.Id, null, null, null, null, null, null, null, null)
-            {
-                AssumedEntries = UsualEntries.CountAssumed(study.Model.Input.DrivePoint),
-            };
-        }
-    }
-
-    private static DrivePointSummary SummaryOf(DrivePointStudy study, FirstCurrents firsts)
-    {
-        var front = firsts.Drives.GetValueOrDefault(FrontOf(study.Model))?.Front as RectifierResult.LineDraw;
-        var chosen = study.Alternatives.FirstOrDefault(a => a.IsChosen);
-        var present = study.Alternatives.FirstOrDefault(a => a.Id == "present");
-        var shaft = study.Model.Load?.At(1);
-        var point = study.Model.Input.DrivePoint;
-        return new DrivePointSummary(
-            study.Model.Id,
-            study.Complete?.At(1),
-            shaft?.PowerW,
-            shaft?.SpeedRpm,
-            study.Model.Input.Group is { IsHead: true, PartPu: > 0 } group
-                ? study.Model.Converter?.SiteCurrentA / group.PartPu
-                : study.Model.Converter?.SiteCurrentA * (study.Model.StepUp?.CurrentPu ?? 1),
-            front?.LoadedPhase.RmsA ?? firsts.OnLine.GetValueOrDefault(study.Model.Id)?.Point.Motor.CurrentA,
-            front?.LoadedPhase.ThdiPct,
-            chosen?.Year.EnergyKwh,
-            chosen is null || present is null ? null : present.Year.CostPerYear - chosen.Year.CostPerYear)
-        {
-            LinePhase = front?.LoadedPhaseName ?? string.Empty,
-            CableM = point.Cable.LengthM.IsKnown ? point.Cable.LengthM.Value : null,
-            FeederM = point.Feeder is Feeder.ByCable { LengthM: { IsKnown: true, Value: var feederM } } ? feederM : null,
-            AssumedEntries = UsualEntries.CountAssumed(point),
         };
     }
 }

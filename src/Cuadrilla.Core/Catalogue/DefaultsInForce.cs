@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
@@ -8,6 +9,8 @@ namespace Cuadrilla.Core.Catalogue;
 /// <summary>Defaults with the project's overrides applied. Equal by value, so results can be kept under it.</summary>
 public sealed record DefaultsInForce
 {
+    private static readonly ConditionalWeakTable<ValueList<DefaultOverride>, Resolved> Known = [];
+
     /// <summary>Margin below which a check that holds is called tight, %.</summary>
     [Default("tight-margin-pct")]
     public double TightMarginPct { get; init; }
@@ -177,6 +180,18 @@ public sealed record DefaultsInForce
     {
         ArgumentNullException.ThrowIfNull(defaults);
         ArgumentNullException.ThrowIfNull(overrides);
+        if (overrides is not ValueList<DefaultOverride> lasting)
+        {
+            return Filled(defaults, overrides);
+        }
+
+        // An edit leaves the overrides the objects they are.
+        var (of, known) = Known.GetValue(lasting, o => new Resolved(defaults, Filled(defaults, o)));
+        return ReferenceEquals(of, defaults) ? known : Filled(defaults, overrides);
+    }
+
+    private static DefaultsInForce Filled(IReadOnlyList<DefaultValue> defaults, IReadOnlyList<DefaultOverride> overrides)
+    {
         double Of(string key) => overrides.FirstOrDefault(o => o.Key == key)?.Value ?? defaults.First(d => d.Key == key).Value;
         return DefaultAttribute.Fill(
             new DefaultsInForce { Loads = DefaultAttribute.Fill(new LoadDefaults(), Of),
@@ -184,4 +199,6 @@ public sealed record DefaultsInForce
                 Links = DefaultAttribute.Fill(new LinkDefaults(), Of),
                 Protection = DefaultAttribute.Fill(new ProtectionDefaults(), Of) }, Of);
     }
+
+    private sealed record Resolved(IReadOnlyList<DefaultValue> Defaults, DefaultsInForce Values);
 }

@@ -35,6 +35,13 @@ internal static class StudyEndpoints
             return await next(invocation);
         }
 
+        var tidies = context.RequestServices.GetRequiredService<TidyingUp>();
+        tidies.Begin();
+        context.Response.OnCompleted(() =>
+        {
+            _ = tidies.EndAsync();
+            return Task.CompletedTask;
+        });
         using (await context.RequestServices.GetRequiredService<EditTurns>().TakeAsync(context.RequestAborted))
         {
             return await next(invocation);
