@@ -45,7 +45,7 @@ public static class Text
         return new string(decimals == 0 ? text : text.TrimEnd('0').TrimEnd('.'));
     }
 
-    // The number without its sign in units of its last decimal; −1 where a product of doubles does not tell for sure which way it is rounded.
+    // The number without its sign in units of its last decimal; −1 where a product of doubles does not tell which way it is rounded.
     private static long Scaled(double value, int decimals)
     {
         var scaled = Math.Abs(value) * Powers[decimals];
