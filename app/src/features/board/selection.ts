@@ -61,3 +61,6 @@ export function withColumn(from: Selection, point: string, row: Row): Selection 
   const [first = point] = columns;
   return { point: columns.includes(point) ? point : first, row, columns: columns.length === 0 ? [point] : columns };
 }
+
+/** Element id of a cell. */
+export const cellId = (point: string, row: Row): string => `cell-${point}-${row}`;
