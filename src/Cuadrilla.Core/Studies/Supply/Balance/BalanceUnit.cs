@@ -21,5 +21,6 @@ internal sealed record BalanceUnit(BalanceFront Front, IReadOnlyList<UnitMember>
         [.. Members.Where(m => m.Place >= 0).GroupBy(m => m.Place).Select(g => (g.Key, g.Sum(m => m.PartOfAll)))];
 
     /// <summary>Part of each kind in the load.</summary>
-    public IReadOnlyList<double> KindParts { get; } = [.. Members.GroupBy(m => m.Kind).OrderBy(g => g.Key).Select(g => g.Sum(m => m.PartOfAll))];
+    public IReadOnlyList<double> KindParts { get; } =
+        [.. Members.GroupBy(m => m.Kind).OrderBy(g => g.Key).Select(g => g.Sum(m => m.PartOfAll))];
 }

@@ -42,7 +42,7 @@ internal sealed class HarmonicBalance
     private const int MostAgain = 2;
 
     // Slopes may be wrong by so many times as much across the last step as along it, and are never trusted further than the other. Of 258
-    // steps of random plants that closed a balance the worst left 0.07 of itself.
+    // steps of random plants that closed a balance none left more than a third of what that comes to.
     private const double Across = 100;
     private const double LeastDoubt = 0.1;
 
