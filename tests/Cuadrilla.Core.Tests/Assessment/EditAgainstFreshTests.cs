@@ -22,6 +22,7 @@ public sealed class EditAgainstFreshTests
     [InlineData(20_124)]
     [InlineData(20_328)]
     [InlineData(20_400)]
+    [InlineData(22_221)]
     public void An_edit_is_judged_like_a_plant_that_was_never_seen(int from)
     {
         var edits = 0;

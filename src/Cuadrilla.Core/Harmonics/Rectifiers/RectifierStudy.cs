@@ -53,13 +53,18 @@ public static class RectifierStudy
     /// <exception cref="ArgumentOutOfRangeException">An input lies outside the range given in <see cref="RectifierInput"/>.</exception>
     public static RectifierResult Run(RectifierInput input) => Run(input, null);
 
-    /// <summary>Why a front end has no steady state.</summary>
-    internal static RectifierResult.NoSteadyState None(RectifierInput input, OrbitResult orbit) => orbit switch
+    /// <summary>Why a front end, or several that hang close together, have no steady state.</summary>
+    /// <param name="input">The circuit, of several the first.</param>
+    /// <param name="orbit">What was found.</param>
+    /// <param name="links">How many DC links the circuit has.</param>
+    internal static RectifierResult.NoSteadyState None(RectifierInput input, OrbitResult orbit, int links = 1) => orbit switch
     {
         OrbitResult.Collapsed => new RectifierResult.NoSteadyState(
             "The supply can't deliver this power through its impedance: the DC-link voltage collapses. Lower the load or the impedance."),
+        OrbitResult.Unsettled unsettled when links > 1 => new RectifierResult.NoSteadyState(Reason(
+            $"The DC links of {links} unlike front ends on one supply ring against each other's constant-power load.", unsettled.Multiplier)),
         OrbitResult.Unsettled unsettled =>
-            new RectifierResult.NoSteadyState(Reason(input, unsettled.Multiplier), () => SettlingCapacitanceF(input)),
+            new RectifierResult.NoSteadyState(Reason(WhatRings(input), unsettled.Multiplier), () => SettlingCapacitanceF(input)),
         _ => throw new ArgumentOutOfRangeException(nameof(orbit), orbit, "An orbit that was not found."),
     };
 
@@ -71,19 +76,17 @@ public static class RectifierStudy
             : None(circuit.Input, orbit);
     }
 
-    private static string Reason(RectifierInput input, double multiplier)
+    private static string WhatRings(RectifierInput input) => input switch
     {
-        var what = input switch
-        {
-            { Kind: RectifierKind.SinglePhase } =>
-                "The reactance and the DC-link capacitor swing against each other: the current settles with even orders or not at all.",
-            { Bridges: > 1 } => "The chokes and the DC-link capacitor ring against the load behind the shifted bridges.",
-            _ => "The choke and the DC-link capacitor ring at a subharmonic against the constant-power load.",
-        };
-        return double.IsNaN(multiplier)
-            ? what + " No state repeats itself every cycle."
-            : what + FormattableString.Invariant($" A disturbance grows by {multiplier:0.000} each repeat instead of dying out.");
-    }
+        { Kind: RectifierKind.SinglePhase } =>
+            "The reactance and the DC-link capacitor swing against each other: the current settles with even orders or not at all.",
+        { Bridges: > 1 } => "The chokes and the DC-link capacitor ring against the load behind the shifted bridges.",
+        _ => "The choke and the DC-link capacitor ring at a subharmonic against the constant-power load.",
+    };
+
+    private static string Reason(string what, double multiplier) => double.IsNaN(multiplier)
+        ? what + " No state repeats itself every cycle."
+        : what + FormattableString.Invariant($" A disturbance grows by {multiplier:0.000} each repeat instead of dying out.");
 
     // Bisection on the logarithm of the capacitance for the smallest one above the given that settles.
     private static double? SettlingCapacitanceF(RectifierInput input)

@@ -62,7 +62,8 @@ internal sealed record BalanceFront(
         var orbit = Circuit.Orbit(own, near, precision: precision);
         if (orbit is not OrbitResult.Settled settled)
         {
-            return new FrontAnswer(new SpaceVector(), [], RectifierStudy.None(Circuit.Input, orbit), null, [], own);
+            var none = RectifierStudy.None(Circuit.Input, orbit, Circuit.Circuit.Links.Length);
+            return new FrontAnswer(new SpaceVector(), [], none, null, [], own);
         }
 
         var spectra = settled.Spectra;

@@ -14,7 +14,7 @@ namespace Cuadrilla.Core.Studies.Supply.Balance;
 /// <see cref="HarmonicBalance"/>, begins where the last run ended or at the voltages of a load flow, and says what does not settle. See
 /// <c>docs/methods/plant-harmonics.md</c>.
 /// </summary>
-internal sealed class BalancedFronts
+internal sealed partial class BalancedFronts
 {
     // Displacement of diode front ends lies between 0.93 and 0.99; it only enters the first guess.
     private const double DisplacementOfOthers = 0.96;
@@ -27,6 +27,7 @@ internal sealed class BalancedFronts
     private readonly FrontSettings settings;
     private readonly OrderNetworks orders;
     private readonly BalanceFront[] fronts;
+    private readonly FrontClusters clusters;
     private IReadOnlyList<BalanceUnit> units;
     private readonly OrderNetworks? unbalance;
 
@@ -42,7 +43,8 @@ internal sealed class BalancedFronts
         var held = new HeldNetworks(loaded, running);
         var parts = held.Of();
         fronts = [.. running.Select((r, i) => FrontOf(r, parts[i]))];
-        units = new FrontClusters(network, running, fronts, held).Units();
+        clusters = new FrontClusters(network, running, fronts, held);
+        units = clusters.Units([]);
         if (solved.Count < SpaceVector.Count && UnbalancePct(plant) > 0)
         {
             unbalance = loaded.Seen(nodes, [-1]);
@@ -70,14 +72,7 @@ internal sealed class BalancedFronts
             return (null, FrontIteration.None);
         }
 
-        var found = search.Found(voltages);
-        if (search.Apart(found) is { } apart)
-        {
-            // One that finds no state must not silence those beside it.
-            search.units = apart;
-            found = search.Found(voltages);
-        }
-
+        var found = search.FoundApart(voltages, search.Found(voltages));
         var isLikely = found.IsSettled && SecondStates.AreLikely(search.orders, search.FundamentalPu(found));
         var looks = isLikely && settings.SeeksSecond;
         string[] ids = [.. search.units.Select(u => search.running[u.Members[0].Front].Id)];
@@ -130,15 +125,6 @@ internal sealed class BalancedFronts
         var found = before.Any(b => b is not null)
             ? balance.Run([.. start.Select((s, u) => before[u] is { } b ? Kept(b.Emf) : s)], before) : null;
         return found is { IsSettled: true } ? found : balance.Run(start, new FrontSearch?[start.Length]);
-    }
-
-    // Members of circuits without a state each by itself; null where all have one.
-    private List<BalanceUnit>? Apart(BalanceResult found)
-    {
-        bool IsSilent(int u) => units[u].Members.Count > 1 && found.Answers[u].Front is RectifierResult.NoSteadyState;
-        return Enumerable.Range(0, units.Count).Any(IsSilent)
-            ? [.. units.SelectMany((unit, u) => IsSilent(u) ? unit.Members.Select(m => BalanceUnit.Of(fronts[m.Front], m.Front)) : [unit])]
-            : null;
     }
 
     private FrontIteration Iteration(BalanceResult found) => new(

@@ -31,10 +31,11 @@ internal sealed class FrontClusters
         (this.network, this.running, this.fronts, this.held) = (network, running, fronts, held);
 
     /// <summary>All front ends, each alone or in a cluster.</summary>
-    public IReadOnlyList<BalanceUnit> Units()
+    /// <param name="alone">Those that stay alone whatever they hang close to.</param>
+    public IReadOnlyList<BalanceUnit> Units(HashSet<int> alone)
     {
         var units = new List<BalanceUnit>();
-        var eligible = Enumerable.Range(0, fronts.Count).Where(IsEligible).ToList();
+        var eligible = Enumerable.Range(0, fronts.Count).Where(i => IsEligible(i) && !alone.Contains(i)).ToList();
         units.AddRange(Enumerable.Range(0, fronts.Count).Except(eligible).Select(i => BalanceUnit.Of(fronts[i], i)));
         foreach (var members in Clusters(eligible))
         {
