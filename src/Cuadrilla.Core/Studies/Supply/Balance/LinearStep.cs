@@ -1,5 +1,5 @@
-using Cuadrilla.Core.Base;
 using System.Numerics;
+using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Harmonics.Rectifiers.Periodic;
 using Cuadrilla.Core.Numerics;
 
