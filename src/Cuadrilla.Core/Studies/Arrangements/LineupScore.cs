@@ -111,13 +111,13 @@ public sealed record LineupScore
             TddPct = tdd is { Figure.IsKnown: true } ? tdd.Figure.Value : double.NaN,
             IncomingCables = fronts.Count,
             ExchangedKwhPerHour = buses.Select(b => Exchanged(b, plant)).DefaultIfEmpty(0).Sum(),
-            BurntKwh = studies.Sum(s => s.Alternatives.FirstOrDefault(a => a.IsChosen)?.Returned.BurntKwh ?? 0),
+            BurntKwh = studies.Sum(s => s.Chosen?.Returned.BurntKwh ?? 0),
             Resistors = studies.Count(s => s.Model.Choice?.Braking is Braking.Resistor && s.Model.Input.Group is null or { IsHead: true })
                 + lineup.DcBuses.Count(b => b.ResistorOhm.IsKnown),
             WidthMm = studies.Sum(s => (s.Model.Input.Group?.Count ?? 1) * (s.Model.Converter?.Item.Size.WidthMm ?? 0))
                 + buses.Sum(b => b.Module?.Size.WidthMm ?? 0),
             Year = Sum(studies, buses, plant),
-            Incomplete = studies.Count(s => !s.Alternatives.Any(a => a.IsChosen)),
+            Incomplete = studies.Count(s => s.Chosen is null),
             StopsTogether = Behind(lineup).DefaultIfEmpty(1).Max(),
             Coordination = CoordinationOf(lineup),
             SparePct = supplies > 0 ? 100 * (1 - (simultaneous / supplies)) : 0,
@@ -173,7 +173,7 @@ public sealed record LineupScore
     {
         var tariff = plant.Tariff;
         var sum = new YearlyEnergy(0, 0, 0, 0, 0, 0);
-        foreach (var chosen in studies.Select(s => s.Alternatives.FirstOrDefault(a => a.IsChosen)).OfType<EnergyAlternative>())
+        foreach (var chosen in studies.Select(s => s.Chosen).OfType<EnergyAlternative>())
         {
             sum = Plus(sum, chosen.Year);
         }
@@ -181,7 +181,7 @@ public sealed record LineupScore
         foreach (var bus in buses.Where(b => b.Module is not null))
         {
             var years = studies.Where(s => bus.Bus.MemberIds.Contains(s.Model.Id))
-                .Select(s => s.Alternatives.FirstOrDefault(a => a.IsChosen)).OfType<EnergyAlternative>().ToList();
+                .Select(s => s.Chosen).OfType<EnergyAlternative>().ToList();
             var hours = years.Select(y => y.Points.Sum(p => p.HoursPerYear)).DefaultIfEmpty(0).Max();
             var item = bus.Module!.AsFront(bus.CapacitanceF);
             var meanW = hours > 0 ? 1e3 * years.Sum(y => y.Year.EnergyKwh) / hours : 0;

@@ -14,8 +14,9 @@ namespace Cuadrilla.Core.Studies.DrivePoints;
 public sealed class DrivePointStudy
 {
     private readonly Once<Judgement> judgement = new();
+    private readonly Lazy<EnergyAlternative?> chosen;
 
-    private DrivePointStudy(DrivePointModel model) => Model = model;
+    private DrivePointStudy(DrivePointModel model) => (Model, chosen) = (model, new Lazy<EnergyAlternative?>(() => ChosenOf(model)));
 
     /// <summary>Its models.</summary>
     public DrivePointModel Model { get; }
@@ -25,6 +26,9 @@ public sealed class DrivePointStudy
 
     /// <summary>Alternatives by life-cycle cost; empty while something is missing.</summary>
     public IReadOnlyList<EnergyAlternative> Alternatives => Judged.Alternatives;
+
+    /// <summary>The alternative that is specified; null while something is missing. Asked by itself it needs no table of the others.</summary>
+    public EnergyAlternative? Chosen => judgement.IsMade ? Alternatives.FirstOrDefault(a => a.IsChosen) : chosen.Value;
 
     /// <summary>True when operating points from shaft to busbar can be computed.</summary>
     public bool IsComplete => Model is CompleteDrive;
@@ -47,10 +51,25 @@ public sealed class DrivePointStudy
     /// <summary>Judges it now, where it is not judged yet.</summary>
     internal void BeJudged() => _ = Judged;
 
+    // What can't be worked out is missing in the table too, with the reason beside the check.
+    private static EnergyAlternative? ChosenOf(DrivePointModel model)
+    {
+        try
+        {
+            return IsBought(model) && EnergyAlternatives.Ready(model) is { } drive ? EnergyAlternatives.Chosen(drive) : null;
+        }
+        catch (Exception problem) when (Fault.IsContained(problem))
+        {
+            return null;
+        }
+    }
+
+    private static bool IsBought(DrivePointModel model) => model.Input.DrivePoint.Sun is null;
+
     private static Judgement Judge(DrivePointModel model)
     {
         IReadOnlyList<EnergyAlternative> alternatives = [];
-        var best = model.Input.DrivePoint.Sun is not null
+        var best = !IsBought(model)
             ? Check.NotConcerned(EnergyCheck.Id, model.Id, BoardRow.Load, EnergyCheck.Title, "fed from the sun: its energy is not bought")
             : Judging.One(EnergyCheck.Id, model.Id, BoardRow.Load, EnergyCheck.Title, () =>
         {

@@ -80,6 +80,18 @@ public static class EnergyAlternatives
         return [.. list.OrderBy(a => a.Year.LifetimeCost).ThenBy(a => a.Id, StringComparer.Ordinal)];
     }
 
+    /// <summary>What is specified, as it is in the table of alternatives, without the others; null where nothing drives it.</summary>
+    public static EnergyAlternative? Chosen(CompleteDrive model)
+    {
+        ArgumentNullException.ThrowIfNull(model);
+        return model switch
+        {
+            DriveOnLine { Starter: var starter } => OnLine(model, starter, true),
+            { Converter: { } converter } => On(model, new DutyPowers(model), model.MotorItem, model.Motor, converter).First(),
+            _ => null,
+        };
+    }
+
     /// <summary>
     /// Motors that can stand in each other's place: the same power at nearly the same speed. DC and servo motors are bought for
     /// other reasons than energy.

@@ -119,7 +119,7 @@ public static class MitigationWorkbench
 
         MitigationChange With(double ampere) =>
             MitigationChange.None with { Filter = new ActiveFilter(FilterId, $"Active filter at {bus.Name}", bus.Id, ampere) };
-        var asked = assessor.Drafted(With(LargestFilterA).On(plant, data) with { Name = $"{plant.Name} · active-filter" }).Scenarios
+        var asked = assessor.HarmonicsOf(With(LargestFilterA).On(plant, data) with { Name = $"{plant.Name} · active-filter" }, false).Scenarios
             .Max(s => s.FilterCurrents.TryGetValue(FilterId, out var c) ? c.AskedA : 0);
         if (asked <= 0)
         {
@@ -157,26 +157,28 @@ public static class MitigationWorkbench
     {
         // Under a name of its own, so that the plant on the board keeps what was found of it.
         var plant = trial.Id == "as-is" ? changed : changed with { Name = $"{changed.Name} · {trial.Id}" };
-        var draft = trial.Id == "as-is" ? assessor.Run(plant) : assessor.Drafted(plant);
+        var draft = trial.Id == "as-is" ? Harmonics(assessor.Run(plant)) : assessor.HarmonicsOf(plant, seeksSecond: false);
         var way = Judged(trial, plant, draft, points, assessor);
 
         // Only what is to hold is worth the search for a second state.
         return way.Complies && draft.Scenarios.Any(s => s.Iteration.IsSearchOwed)
-            ? Judged(trial, plant, assessor.Run(plant), points, assessor)
+            ? Judged(trial, plant, assessor.HarmonicsOf(plant, seeksSecond: true), points, assessor)
             : way;
     }
 
-    private static MitigationWay Judged(Trial trial, PlantSpecification plant, PlantAssessment assessment, List<DrivePoint> points,
+    private static HarmonicDraft Harmonics(PlantAssessment whole) =>
+        new(whole.Scenarios, [.. whole.Checks.Where(c => c.Id.StartsWith("harmonics.", StringComparison.Ordinal))]);
+
+    private static MitigationWay Judged(Trial trial, PlantSpecification plant, HarmonicDraft assessment, List<DrivePoint> points,
         IPlantStudies assessor)
     {
         var looked = points.Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
-        var harmonic = assessment.Checks.Where(c => c.Id.StartsWith("harmonics.", StringComparison.Ordinal)
-            && (c.DrivePointId.Length == 0 || looked.Contains(c.DrivePointId))).ToList();
+        var harmonic = assessment.Checks.Where(c => c.DrivePointId.Length == 0 || looked.Contains(c.DrivePointId)).ToList();
         var shown = trial.Change.Choices.Count > 0 ? trial.Change.Choices.Keys.ToHashSet(StringComparer.Ordinal) : looked;
         var draws = assessment.Scenarios.SelectMany(s => s.Drives).Where(d => shown.Contains(d.DrivePointId)).Select(d => d.Front)
             .OfType<RectifierResult.LineDraw>().ToList();
         var studies = plant.AllDrivePoints().Where(p => looked.Contains(p.Id)).Select(p => assessor.Study(plant, p)).ToList();
-        var years = studies.Select(s => s.Alternatives.FirstOrDefault(a => a.IsChosen)?.Year).OfType<YearlyEnergy>().ToList();
+        var years = studies.Select(s => s.Chosen?.Year).OfType<YearlyEnergy>().ToList();
         if (trial.Change.Filter is { } filter)
         {
             years.Add(YearOf(filter, plant, studies, assessor));

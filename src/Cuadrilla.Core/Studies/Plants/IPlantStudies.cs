@@ -22,6 +22,11 @@ public interface IPlantStudies
     /// </summary>
     PlantAssessment Drafted(PlantSpecification plant);
 
+    /// <summary>Harmonics of a valid specification on one supply, as <see cref="Run"/> judges them, and nothing else.</summary>
+    /// <param name="plant">The plant, without a standby supply.</param>
+    /// <param name="seeksSecond">False: second states are not looked for, as with <see cref="Drafted"/>.</param>
+    HarmonicDraft HarmonicsOf(PlantSpecification plant, bool seeksSecond);
+
     /// <summary>The study of one drive point of a plant.</summary>
     DrivePointStudy Study(PlantSpecification plant, DrivePoint point);
 

@@ -18,10 +18,7 @@ internal static class PlantChecks
 {
     public static IEnumerable<Check> Of(SupplyContext supply)
     {
-        List<string> missing = [.. PlantNetwork.Missing(supply.Plant), .. supply.Incomplete,
-            .. supply.Scenarios.SelectMany(s => s.Unsettled).Distinct()];
-        IEnumerable<Check> Family(string id, string title, Func<IEnumerable<Check>> judge) =>
-            Judging.All(id, string.Empty, BoardRow.Plant, title, judge);
+        var missing = Missing(supply);
         IEnumerable<Check> checks =
         [
             .. Family("supply.voltage", "Voltage of buses", () => VoltageChecks.Of(supply, missing)),
@@ -34,6 +31,16 @@ internal static class PlantChecks
             .. Family("supply.start-dip", "Dip when motors start", () => StartDipChecks.Of(supply)),
             .. Family("supply.neutral", "Neutral of single-phase groups", () => NeutralChecks.Of(supply)),
             .. Family(OnePhaseLineupChecks.InputId, "Lineups on one phase", () => OnePhaseLineupChecks.Of(supply)),
+        ];
+        return [.. checks.Select(c => c.Doubted(supply.Faults)), .. Harmonics(supply)];
+    }
+
+    /// <summary>Those of harmonics alone.</summary>
+    public static IEnumerable<Check> Harmonics(SupplyContext supply)
+    {
+        var missing = Missing(supply);
+        IEnumerable<Check> checks =
+        [
             .. Family("harmonics.pcc-tdd", "TDD at the PCC", () => PccChecks.Of(supply, missing)),
             .. Family("harmonics.plant-voltage", "Voltage distortion inside the plant", () => PlantVoltageChecks.Of(supply, missing)),
             .. Family("harmonics.capacitor", "Load of capacitor banks", () => CapacitorChecks.Of(supply, missing)),
@@ -41,6 +48,12 @@ internal static class PlantChecks
         ];
         return checks.Select(c => c.Doubted(supply.Faults)).Select(c => Judges(supply.Defaults.Code, c.Id) ? c : c.ShownOnly());
     }
+
+    private static List<string> Missing(SupplyContext supply) => [.. PlantNetwork.Missing(supply.Plant), .. supply.Incomplete,
+        .. supply.Scenarios.SelectMany(s => s.Unsettled).Distinct()];
+
+    private static IReadOnlyList<Check> Family(string id, string title, Func<IEnumerable<Check>> judge) =>
+        Judging.All(id, string.Empty, BoardRow.Plant, title, judge);
 
     private static bool Judges(HarmonicsCode code, string id) => code switch
     {

@@ -48,6 +48,18 @@ public sealed class AlternativeTests
     });
 
     [Fact]
+    public void What_is_specified_is_the_same_by_itself_as_in_the_table_of_all()
+    {
+        var (alone, table) = (new Assessor(Data), new Assessor(Data));
+        var found = Demo.AllDrivePoints().Select(p => (Alone: alone.Study(Demo, p).Chosen,
+            InTable: table.Study(Demo, p).Alternatives.FirstOrDefault(a => a.IsChosen))).ToList();
+        Assert.All(found, f => Assert.Equal(Said(f.InTable), Said(f.Alone)));
+        Assert.True(found.Select(f => f.Alone?.Way).Distinct().Count() > 4);
+        static (string?, string?, bool?, YearlyEnergy?, ReturnedEnergy?) Said(EnergyAlternative? a) =>
+            (a?.Id, a?.Name, a?.IsChosen, a?.Year, a?.Returned);
+    }
+
+    [Fact]
     public void Payback_needs_a_saving_and_a_cheaper_one_pays_at_once()
     {
         var reference = new YearlyEnergy(1000, 0, 120, 500, 0, 0);
