@@ -23,10 +23,14 @@ public sealed class MotorLossModel
 {
     private const double SpeedWithin = 1e-12;
 
+    // Nearer to the limit a state may rest on it.
+    private const double BelowLimit = 1e-6;
+
     private readonly double ratedTorqueNm;
     private readonly RatedLosses losses;
     private readonly IMotorElectrics electrics;
     private readonly double basePu;
+    private readonly double leastFlux;
     private readonly double phases;
 
     /// <summary>Builds the model.</summary>
@@ -40,7 +44,7 @@ public sealed class MotorLossModel
     {
         ArgumentNullException.ThrowIfNull(plate);
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(baseFrequencyPu);
-        basePu = baseFrequencyPu;
+        (basePu, leastFlux) = (baseFrequencyPu, leastFluxPu);
         Plate = plate;
         ratedTorqueNm = plate.RatedTorqueNm;
         losses = new RatedLosses(plate);
@@ -73,6 +77,29 @@ public sealed class MotorLossModel
         double speed = speedRpm / Plate.RatedSpeedRpm, torque = torqueNm / ratedTorqueNm;
         return Point(electrics.At(speed, torque, basePu), speed, torque, feed);
     }
+
+    /// <summary>Line current at a speed and torque, A, and stator frequency, Hz: what <see cref="At"/> says of them, without the
+    /// losses.</summary>
+    /// <param name="speedRpm">Shaft speed, rpm, ≥ 0.</param>
+    /// <param name="torqueNm">Shaft torque, Nm; negative when braking.</param>
+    public (double CurrentA, double FrequencyHz) CurrentAt(double speedRpm, double torqueNm)
+    {
+        var state = StateAt(speedRpm, torqueNm);
+        return (state.CurrentA, state.FrequencyPu * Plate.RatedFrequencyHz);
+    }
+
+    /// <summary>Electrical state at a speed in rpm and torque in Nm, voltage no higher than its limit.</summary>
+    internal ElectricalState StateAt(double speedRpm, double torqueNm) =>
+        electrics.At(speedRpm / Plate.RatedSpeedRpm, torqueNm / ratedTorqueNm, basePu);
+
+    /// <summary>True for the same motor, whatever its voltage limit.</summary>
+    internal bool IsLike(MotorLossModel other) => leastFlux == other.leastFlux && Plate == other.Plate;
+
+    /// <summary>True where a state of the same motor with another limit is below both limits: then it is the same here.</summary>
+    /// <param name="state">Its state there.</param>
+    /// <param name="other">The motor with the other limit.</param>
+    internal bool IsSameHere(in ElectricalState state, MotorLossModel other) => state.WithinVoltage && state.VoltageV
+        <= (1 - BelowLimit) * Math.Min(basePu, other.basePu) * Plate.RatedVoltageV;
 
     /// <summary>
     /// The operating point of a cage motor on a line: frequency and voltage are the line's, the speed follows from the torque. Where the

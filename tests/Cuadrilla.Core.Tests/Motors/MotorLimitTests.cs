@@ -179,4 +179,42 @@ public sealed class MotorLimitTests
         Cable = p.Cable with { LengthM = cableM },
     }) with
     { Motors = [.. Demo.Motors, motor] }).Checks.Single(c => c.Id == id && c.DrivePointId == "dp-02");
+
+    /// <summary>Sizing passes states from one voltage limit on to another: those that rest on neither are the same there.</summary>
+    [Fact]
+    public void A_state_below_two_limits_is_the_same_at_both()
+    {
+        var (same, other) = (0, 0);
+        foreach (var motor in ReferenceCatalogue.Data.Motors.Values.Where((_, i) => i % 5 == 0))
+        {
+            foreach (var (one, two) in new[] { (1.0, 0.95), (0.95, 1.0), (1.0, 0.575), (1.0, 1.73), (0.86, 0.9) })
+            {
+                var (first, second) = (new MotorLossModel(motor.Plate, one), new MotorLossModel(motor.Plate, two));
+                Assert.True(second.IsLike(first));
+                for (var speed = 0.05; speed < 1.2; speed += 0.11)
+                {
+                    for (var torque = -0.5; torque < 1.7; torque += 0.27)
+                    {
+                        var (rpm, newton) = (speed * motor.Plate.RatedSpeedRpm, torque * motor.Plate.RatedTorqueNm);
+                        var known = first.StateAt(rpm, newton);
+                        var here = second.StateAt(rpm, newton);
+                        if (second.IsSameHere(known, first))
+                        {
+                            same++;
+                            Assert.Equal(here.CurrentA, known.CurrentA, 1e-6 * here.CurrentA);
+                            Assert.Equal(here.VoltageV, known.VoltageV, 1e-6 * here.VoltageV);
+                        }
+                        else if (Math.Abs(here.CurrentA - known.CurrentA) > 1e-3 * here.CurrentA)
+                        {
+                            other++;
+                        }
+                    }
+                }
+            }
+        }
+
+        Assert.True(same > 1000 && other > 1000, $"{same} {other}");
+        var plate = ReferenceCatalogue.Data.Motors.Values.First().Plate;
+        Assert.False(new MotorLossModel(plate, 1, 0.7).IsLike(new MotorLossModel(plate)));
+    }
 }

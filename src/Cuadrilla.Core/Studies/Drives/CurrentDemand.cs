@@ -2,6 +2,7 @@ using Cuadrilla.Core.Base;
 using Cuadrilla.Core.Converters;
 using Cuadrilla.Core.Loads;
 using Cuadrilla.Core.Motors;
+using Cuadrilla.Core.Motors.Electrics;
 
 namespace Cuadrilla.Core.Studies.Drives;
 
@@ -25,7 +26,7 @@ public static class CurrentDemand
         var load = model.Load;
         if (load.Cycle is { } cycle)
         {
-            var squares = Stretches(model, motor, cycle).Sum(s => s.CurrentA * s.CurrentA * s.DurationS);
+            var squares = Stretches(motor, cycle).Sum(s => s.CurrentA * s.CurrentA * s.DurationS);
             return (Math.Sqrt(squares / cycle.DurationS), load.RatedSpeedRpm, "rms over the cycle", 1);
         }
 
@@ -33,7 +34,7 @@ public static class CurrentDemand
         ShaftPoint? where = null;
         foreach (var point in model.SteadyPoints())
         {
-            var there = motor.At(point.SpeedRpm, point.TorqueNm, model.Feed);
+            var there = motor.CurrentAt(point.SpeedRpm, point.TorqueNm);
 
             // What lasts at a few hertz loads the same transistors for long: the item carries less then.
             var low = model.Converter?.Item.Derating.OutputPu(there.FrequencyHz) ?? 1;
@@ -51,29 +52,51 @@ public static class CurrentDemand
     public static IReadOnlyList<CurrentForTime> InTime(LoadedMotor model)
     {
         ArgumentNullException.ThrowIfNull(model);
-        return InTime(model, model.Motor, Continuous(model).CurrentA);
+        MotorRamp? ramp = null;
+        return InTime(model, model.Motor, Continuous(model).CurrentA, ref ramp);
     }
 
     /// <summary>The same of another motor in its place.</summary>
     /// <param name="model">The drive.</param>
     /// <param name="motor">The motor.</param>
     /// <param name="continuousA">What it takes for ever, A.</param>
-    internal static IReadOnlyList<CurrentForTime> InTime(LoadedMotor model, MotorLossModel motor, double continuousA)
+    /// <param name="known">Its states along the ramp with another voltage limit; those found take their place.</param>
+    internal static IReadOnlyList<CurrentForTime> InTime(LoadedMotor model, MotorLossModel motor, double continuousA, ref MotorRamp? known)
     {
         if (model.Load.Cycle is { } cycle)
         {
-            return [.. Stretches(model, motor, cycle).Select(r => new CurrentForTime(r.DurationS, r.CurrentA))];
+            return [.. Stretches(motor, cycle).Select(r => new CurrentForTime(r.DurationS, r.CurrentA))];
         }
 
-        var (feed, shafts) = (model.Feed, model.RampShafts);
+        known = RampStates(model, motor, known);
+        var shafts = model.RampShafts;
         var currents = new CurrentForTime[shafts.Count + 1];
         for (var i = 0; i < shafts.Count; i++)
         {
-            currents[i] = new CurrentForTime(shafts[i].DurationS, motor.At(shafts[i].SpeedRpm, shafts[i].TorqueNm, feed).CurrentA);
+            currents[i] = new CurrentForTime(shafts[i].DurationS, known.States[i].CurrentA);
         }
 
         currents[^1] = new CurrentForTime(SteadyAfterS, continuousA);
         return currents;
+    }
+
+    /// <summary>States of a motor along the start ramp.</summary>
+    /// <param name="model">The drive.</param>
+    /// <param name="motor">The motor.</param>
+    /// <param name="known">States of the same motor with another voltage limit: most are the same; null: none.</param>
+    private static MotorRamp RampStates(LoadedMotor model, MotorLossModel motor, MotorRamp? known)
+    {
+        var shafts = model.RampShafts;
+        var states = new ElectricalState[shafts.Count];
+        known = known is not null && motor.IsLike(known.Motor) ? known : null;
+        for (var i = 0; i < states.Length; i++)
+        {
+            states[i] = known is not null && motor.IsSameHere(known.States[i], known.Motor)
+                ? known.States[i]
+                : motor.StateAt(shafts[i].SpeedRpm, shafts[i].TorqueNm);
+        }
+
+        return new MotorRamp(motor, states);
     }
 
     internal static IReadOnlyList<RampShaft> RampShafts(LoadedMotor model)
@@ -92,10 +115,15 @@ public static class CurrentDemand
     }
 
     // While the brake holds the motor is switched off.
-    private static IEnumerable<(double CurrentA, double DurationS)> Stretches(LoadedMotor model, MotorLossModel motor, LoadCycle cycle) =>
+    private static IEnumerable<(double CurrentA, double DurationS)> Stretches(MotorLossModel motor, LoadCycle cycle) =>
         cycle.Slices(motor.Plate.InertiaKgM2).Select(s =>
-            (s.Rests ? 0 : motor.At(s.Shaft(1).SpeedRpm, s.Shaft(1).TorqueNm, model.Feed).CurrentA, s.DurationS));
+            (s.Rests ? 0 : motor.CurrentAt(s.Shaft(1).SpeedRpm, s.Shaft(1).TorqueNm).CurrentA, s.DurationS));
 }
+
+/// <summary>A motor along the start ramp.</summary>
+/// <param name="Motor">The motor.</param>
+/// <param name="States">Its state at each stretch.</param>
+internal sealed record MotorRamp(MotorLossModel Motor, ElectricalState[] States);
 
 /// <summary>A stretch of the start ramp at the motor's shaft.</summary>
 /// <param name="SpeedRpm">Speed, rpm.</param>

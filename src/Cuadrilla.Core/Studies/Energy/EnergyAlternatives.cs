@@ -49,20 +49,21 @@ public static class EnergyAlternatives
         }
 
         var chosenMotor = model.MotorItem;
+        var line = new LinePowers(model);
         if (model is DriveOnLine { Starter: var starter })
         {
-            list.Add(OnLine(model, starter, true));
+            list.Add(OnLine(model, line, starter, true));
         }
         else if (chosenMotor.Plate.StartsOnTheLine && WorksOnLine(model))
         {
-            list.Add(OnLine(model, AcrossTheLine, false));
+            list.Add(OnLine(model, line, AcrossTheLine, false));
         }
 
         var duty = new DutyPowers(model);
         if (model is DriveOnConverter { Input.Group: not null, Converter: { } part })
         {
             // A motor of a group has no converter of its own to choose.
-            list.Add(On(model, duty, chosenMotor, model.Motor, part).First());
+            list.Add(On(model, duty, line, chosenMotor, model.Motor, part).First());
             return [.. list.OrderBy(a => a.Year.LifetimeCost)];
         }
 
@@ -73,7 +74,7 @@ public static class EnergyAlternatives
         {
             foreach (var (lossModel, converter) in fitting.For(motor))
             {
-                list.AddRange(On(model, duty, motor, lossModel, converter));
+                list.AddRange(On(model, duty, line, motor, lossModel, converter));
             }
         }
 
@@ -86,8 +87,9 @@ public static class EnergyAlternatives
         ArgumentNullException.ThrowIfNull(model);
         return model switch
         {
-            DriveOnLine { Starter: var starter } => OnLine(model, starter, true),
-            { Converter: { } converter } => On(model, new DutyPowers(model), model.MotorItem, model.Motor, converter).First(),
+            DriveOnLine { Starter: var starter } => OnLine(model, new LinePowers(model), starter, true),
+            { Converter: { } converter } =>
+                On(model, new DutyPowers(model), new LinePowers(model), model.MotorItem, model.Motor, converter).First(),
             _ => null,
         };
     }
@@ -125,8 +127,8 @@ public static class EnergyAlternatives
 
     private static StarterAtSite AcrossTheLine { get; } = new(new ConverterChoice.AcrossTheLine(TripClass.Class10, 0, string.Empty), null);
 
-    private static IEnumerable<EnergyAlternative> On(CompleteDrive model, DutyPowers duty, MotorItem motor, MotorLossModel lossModel,
-        ConverterAtSite converter)
+    private static IEnumerable<EnergyAlternative> On(CompleteDrive model, DutyPowers duty, LinePowers line, MotorItem motor,
+        MotorLossModel lossModel, ConverterAtSite converter)
     {
         var item = converter.Item;
         var isChosenMotor = motor.Id == model.MotorItem.Id;
@@ -134,7 +136,7 @@ public static class EnergyAlternatives
         var powers = duty.On(lossModel, converter);
         var parts = PartSpeedOf(model, lossModel, converter);
         var builtIn = item.FrontEnd is FrontEnd.Direct { HasBypass: true };
-        var bypassed = isChosenMotor ? Bypassed(model, item, powers) : null;
+        var bypassed = isChosenMotor && (builtIn || item.IsUsual) ? Bypassed(model, line, item, powers) : null;
         var name = $"{ItemText.Motor(motor)} motor, {ItemText.Converter(item)}";
         var isChosen = isChosenMotor && ReferenceEquals(converter, model.Converter);
         yield return Alternative(
@@ -146,7 +148,7 @@ public static class EnergyAlternatives
         { PartSpeedBy = parts, Motor = ItemText.Motor(motor), HasChosenMotor = isChosenMotor, RunsOnLine = builtIn
             && bypassed is not null };
 
-        if (!builtIn && bypassed is not null && item.IsUsual)
+        if (!builtIn && bypassed is not null)
         {
             var price = motor.PriceIndex + (item.PriceIndex * (filterPrice + (model.Input.Defaults.BypassPricePct / 100)));
             yield return Alternative(
@@ -164,9 +166,9 @@ public static class EnergyAlternatives
         return burntKw > 0 ? Math.Max(LeastResistorKw, burntKw) * model.Input.Defaults.ResistorPricePointsPerKw : 0;
     }
 
-    private static EnergyAlternative OnLine(CompleteDrive model, StarterAtSite starter, bool isChosen)
+    private static EnergyAlternative OnLine(CompleteDrive model, LinePowers line, StarterAtSite starter, bool isChosen)
     {
-        var powers = Points(model.Load, level => MeanPower.OnLine(model, level, starter.RunningLossW));
+        var powers = Points(model.Load, level => line.At(level, starter.RunningLossW));
         return Alternative(
             model, model.MotorItem.Id + "+starter", "line", $"{ItemText.Motor(model.MotorItem)} motor, {starter.Name}", isChosen,
             model.MotorItem.PriceIndex + starter.PriceIndex, powers) with
@@ -179,8 +181,8 @@ public static class EnergyAlternatives
         && model.Load.PointsAt(1).Count == 1 && SpeedOfTheLine(model);
 
     // At full level the line takes over when the process stands the line's speed; auxiliaries of the converter stay on.
-    private static List<(DutyPoint Duty, MeanPower Power)>? Bypassed(CompleteDrive model, ConverterItem item,
-        List<(DutyPoint Duty, MeanPower Power)> powers)
+    private static List<(DutyPoint Duty, MeanPower Power)>? Bypassed(CompleteDrive model, LinePowers line,
+        ConverterItem item, List<(DutyPoint Duty, MeanPower Power)> powers)
     {
         if (!model.MotorItem.Plate.StartsOnTheLine || model.Load.Cycle is not null || !SpeedOfTheLine(model)
             || powers.All(p => p.Duty.LevelPu < FullLevelPu))
@@ -188,7 +190,7 @@ public static class EnergyAlternatives
             return null;
         }
 
-        return [.. powers.Select(p => p.Duty.LevelPu < FullLevelPu ? p : (p.Duty, MeanPower.OnLine(model, p.Duty.LevelPu, item.StandbyW)))];
+        return [.. powers.Select(p => p.Duty.LevelPu < FullLevelPu ? p : (p.Duty, line.At(p.Duty.LevelPu, item.StandbyW)))];
     }
 
     private static bool SpeedOfTheLine(CompleteDrive model) =>

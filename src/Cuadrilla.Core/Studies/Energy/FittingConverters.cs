@@ -25,6 +25,7 @@ internal sealed class FittingConverters
     private readonly List<Family> families;
     private readonly Dictionary<ConverterItem, ConverterAtSite> atSite = new(ReferenceEqualityComparer.Instance);
     private readonly Dictionary<(string MotorId, double OutputPu), Need> needs = [];
+    private readonly Dictionary<string, MotorRamp?> ramps = new(StringComparer.Ordinal);
     private readonly Dictionary<string, double> leastA = new(StringComparer.Ordinal);
 
     public FittingConverters(CompleteDrive model)
@@ -131,8 +132,10 @@ internal sealed class FittingConverters
             var connected = model.Linked(motor.Plate, Connection(motor), item, model.Filter).Connected;
             var lossModel = model.LossModel(connected);
             var (currentA, _, _, lowPu) = CurrentDemand.Continuous(model, lossModel);
+            ramps.TryGetValue(motor.Id, out var ramp);
             need = new Need(lossModel, currentA / lowPu, StartDemand.Missing(model).Any() ? []
-                : CurrentDemand.InTime(model, lossModel, currentA));
+                : CurrentDemand.InTime(model, lossModel, currentA, ref ramp));
+            ramps[motor.Id] = ramp;
             needs.Add(key, need);
         }
 
