@@ -8,7 +8,7 @@ namespace Cuadrilla.Data;
 /// <summary>Documents of edits, whether they stand whole or packed.</summary>
 internal static class StoredEdits
 {
-    /// <summary>The document of an edit; null where it has none.</summary>
+    /// <summary>The document of an edit that made one; null where there is no such edit.</summary>
     /// <exception cref="InvalidDataException">It is damaged.</exception>
     public static string? Text(SqliteConnection connection, IDbTransaction? transaction, string project, long sequence) =>
         Document(connection, transaction, project, sequence) is { } document ? Encoding.UTF8.GetString(document) : null;
@@ -27,13 +27,14 @@ internal static class StoredEdits
             """,
             new { project, sequence },
             transaction).AsList();
-        if (chain.Count == 0 || chain[^1] is { Document: null, Packed: null })
+        if (chain.Count == 0)
         {
             return null;
         }
 
+        // An edit that is there and holds nothing has lost it.
         var begin = chain.FindLastIndex(l => l.Document is not null || l.PackedOn is null);
-        return begin < 0
+        return begin < 0 || chain[^1] is { Document: null, Packed: null }
             ? throw DocumentPacking.Damaged()
             : DocumentPacking.Unpack([.. chain.Skip(begin).Select(l => l.Packed).OfType<byte[]>()], chain[begin].Document ?? []);
     }

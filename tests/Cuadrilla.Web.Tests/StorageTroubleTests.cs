@@ -51,7 +51,7 @@ public sealed class StorageTroubleTests : IDisposable
     {
         using var host = new WebHost();
         var client = host.CreateClient();
-        var names = new[] { "well", "newer", "damaged" };
+        var names = new[] { "well", "newer", "damaged", "lost" };
         Dictionary<string, string> ids = [];
         foreach (var name in names)
         {
@@ -68,16 +68,27 @@ public sealed class StorageTroubleTests : IDisposable
                 new { id = ids["newer"] });
             await connection.ExecuteAsync("UPDATE edit SET packed = zeroblob(60) WHERE project_id = @id AND sequence = 1",
                 new { id = ids["damaged"] });
+            // The database itself lets no edit lose its document; a damaged file may.
+            await connection.ExecuteAsync("PRAGMA ignore_check_constraints = ON; "
+                + "UPDATE edit SET document = NULL, packed = NULL, packed_on = NULL WHERE project_id = @id",
+                new { id = ids["lost"] });
         }
 
         using var fresh = new HttpClient();
         using var again = host.WithWebHostBuilder(_ => { });
         var other = again.CreateClient();
-        Assert.Equal(3, (await other.GetFromJsonAsync<JsonArray>("/api/projects", Stop))!.Count);
+        Assert.Equal(4, (await other.GetFromJsonAsync<JsonArray>("/api/projects", Stop))!.Count);
         using var newer = await other.GetAsync($"/api/projects/{ids["newer"]}", Stop);
         Assert.Contains("newer program", (string?)(await newer.Body())["detail"], StringComparison.Ordinal);
         using var damaged = await other.GetAsync($"/api/projects/{ids["damaged"]}/history/1", Stop);
         Assert.Equal(HttpStatusCode.UnprocessableEntity, damaged.StatusCode);
+        foreach (var place in new[] { string.Empty, "/history/1" })
+        {
+            using var lost = await other.GetAsync($"/api/projects/{ids["lost"]}{place}", Stop);
+            Assert.Equal(HttpStatusCode.UnprocessableEntity, lost.StatusCode);
+            Assert.Contains("damaged", (string?)(await lost.Body())["detail"], StringComparison.Ordinal);
+        }
+
         Assert.Equal(HttpStatusCode.OK, (await other.GetAsync($"/api/projects/{ids["damaged"]}", Stop)).StatusCode);
         Assert.Equal(HttpStatusCode.OK, (await other.GetAsync($"/api/projects/{ids["well"]}", Stop)).StatusCode);
     }
