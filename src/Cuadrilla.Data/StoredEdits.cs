@@ -13,7 +13,8 @@ internal static class StoredEdits
     public static string? Text(SqliteConnection connection, IDbTransaction? transaction, string project, long sequence) =>
         Document(connection, transaction, project, sequence) is { } document ? Encoding.UTF8.GetString(document) : null;
 
-    // UTF-8. What is asked for comes last, and what stands whole or by itself first.
+    // UTF-8. What is asked for comes last, and what stands whole or by itself first. Columns are named as the properties: whoever only
+    // checks a file has told nobody how names are to be matched.
     private static byte[]? Document(SqliteConnection connection, IDbTransaction? transaction, string project, long sequence)
     {
         var chain = connection.Query<Link>(
@@ -23,7 +24,7 @@ internal static class StoredEdits
                 UNION ALL
                 SELECT e.sequence, e.document, e.packed, e.packed_on, step + 1 FROM chain c JOIN edit e ON e.project_id = @project AND e.sequence = c.packed_on
                 WHERE step < 1000)
-            SELECT CAST(document AS BLOB) AS document, packed, packed_on FROM chain ORDER BY step DESC
+            SELECT CAST(document AS BLOB) AS Document, packed AS Packed, packed_on AS PackedOn FROM chain ORDER BY step DESC
             """,
             new { project, sequence },
             transaction).AsList();
@@ -84,7 +85,7 @@ internal static class StoredEdits
     private static void Pack(SqliteConnection connection, IDbTransaction transaction, string project, Whole whole)
     {
         var before = connection.QuerySingleOrDefault<Before>(
-            "SELECT sequence, packed_depth FROM edit WHERE project_id = @project AND sequence < @Sequence AND kind = 'edit' ORDER BY "
+            "SELECT sequence AS Sequence, packed_depth AS PackedDepth FROM edit WHERE project_id = @project AND sequence < @Sequence AND kind = 'edit' ORDER BY "
                 + "sequence DESC LIMIT 1",
             new { project, whole.Sequence },
             transaction);

@@ -1,3 +1,4 @@
+using System.Diagnostics;
 using System.Globalization;
 using System.Net;
 using System.Net.Http.Json;
@@ -60,6 +61,36 @@ public sealed class BackupTests : IDisposable
             var found = await (await client.GetAsync($"/api/projects/{id}", TestContext.Current.CancellationToken)).Body();
             Assert.InRange((long)found["edit"]!, before, after + 1);
             Assert.Equal((long)found["edit"]!, (double)found["specification"]!["site"]!["altitudeM"]!);
+        }
+    }
+
+    // In this process others have opened databases; what they leave behind hid that a program by itself could read no packed document.
+    [Theory]
+    [InlineData("check", "Whole: ")]
+    [InlineData("backup", "Backed up and checked: ")]
+    public async Task The_command_line_reads_what_is_packed(string command, string told)
+    {
+        Made();
+        SqliteConnection.ClearAllPools();
+        string[] arguments = command == "check" ? [command, folder] : [command, folder, Path.Combine(folder, "copy.db")];
+        var start = new ProcessStartInfo("dotnet", [CommandLine, .. arguments]) { RedirectStandardOutput = true, RedirectStandardError = true };
+        using var process = Process.Start(start)!;
+        var (said, refused) = (process.StandardOutput.ReadToEndAsync(TestContext.Current.CancellationToken),
+            process.StandardError.ReadToEndAsync(TestContext.Current.CancellationToken));
+        await process.WaitForExitAsync(TestContext.Current.CancellationToken);
+        Assert.StartsWith(told, await said, StringComparison.Ordinal);
+        Assert.Empty(await refused);
+        Assert.Equal(0, process.ExitCode);
+    }
+
+    // Beside the tests, built with them.
+    private static string CommandLine
+    {
+        get
+        {
+            var built = new DirectoryInfo(AppContext.BaseDirectory);
+            var root = built.Parent!.Parent!.Parent!.Parent!.Parent!.FullName;
+            return Path.Combine(root, "src", "Cuadrilla.Cli", "bin", built.Parent.Name, built.Name, "Cuadrilla.Cli.dll");
         }
     }
 
